@@ -6331,6 +6331,7 @@ export interface components {
             costMarkKg: number;
             columnSplices: string;
             roundTies: string;
+            spacersEveryMm: number;
             starterBars: boolean;
             local: {
                 [key: string]: components["schemas"]["Local"];

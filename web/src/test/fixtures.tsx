@@ -365,6 +365,7 @@ export const basis: Basis = {
   bundles: false,
   columnSplices: 'laps',
   roundTies: 'hoops',
+  spacersEveryMm: 0,
   starterBars: true,
   stockLengthMm: 12000,
   ductility: 'none',

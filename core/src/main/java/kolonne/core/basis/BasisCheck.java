@@ -18,6 +18,9 @@ import kolonne.core.finding.Finding;
 
 /** Whether a basis can be designed to. */
 final class BasisCheck {
+    /** So close spacers would fill the beam [mm]; 12 in. is more. */
+    private static final double SPACERS_LEAST = 300;
+
     private final Basis b;
     private final List<Finding> out = new ArrayList<>();
 
@@ -51,6 +54,14 @@ final class BasisCheck {
                     "basis, ductility",
                     "Ductile frames of this code are not covered.",
                     "Choose none. " + code.get().remarks().getOrDefault("ductility", "Design them by hand.")));
+        }
+        double spacers = b.practice().spacersEvery();
+        if (spacers > 0 && spacers < SPACERS_LEAST) {
+            out.add(Finding.fails(
+                    "basis.spacersEvery",
+                    "basis, spacersEvery",
+                    "Spacers between layers are closer than 300 mm (12 in.).",
+                    "Give at least that, or 0 for none."));
         }
         labels("beamBars", b.bars().beams());
         labels("columnBars", b.bars().columns());

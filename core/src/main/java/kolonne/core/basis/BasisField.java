@@ -280,6 +280,15 @@ public record BasisField(
                     "A row of so many top bars needs no more room than the code asks for.",
                     b -> b.practice().vibrator().bars()),
             new BasisField(
+                    "spacersEveryMm",
+                    Part.PRACTICE,
+                    "Spacers between layers, at most apart",
+                    Kind.LENGTH,
+                    0,
+                    2000,
+                    "Bars laid across beams on which a further layer lies, in the bar list as far apart as this at most; layers then are as far from each other as a bar is thick. 0 lists none and leaves them to the site; otherwise at least 300 mm.",
+                    b -> b.practice().spacersEvery()),
+            new BasisField(
                     "costPieceKg",
                     Part.COSTS,
                     "Every bar",

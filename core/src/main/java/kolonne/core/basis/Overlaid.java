@@ -69,6 +69,7 @@ final class Overlaid {
                 p.costs(),
                 p.splices(),
                 p.roundTies(),
+                p.spacersEvery(),
                 p.starters());
     }
 

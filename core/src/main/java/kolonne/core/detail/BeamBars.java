@@ -5,6 +5,7 @@ import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.Laps;
+import kolonne.core.beam.cage.LayerSpacers;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bar;
 
@@ -22,7 +23,7 @@ public final class BeamBars {
     /**
      * Like bars of a line where they lie.
      *
-     * @param face     null for stirrups and side bars
+     * @param face     null for stirrups, spacers and side bars
      * @param layer    from the face, 1 for side bars and stirrups
      * @param from     along the line, to {@code to} [mm]
      * @param hookFrom whether they are bent up there
@@ -72,6 +73,15 @@ public final class BeamBars {
         }
         for (BeamCage.Zone z : cage.zones()) {
             stirrups(line.spans().get(z.span()), z, cage.count(z), basis, out);
+        }
+        for (BeamCage.Spacers s : LayerSpacers.of(line, cage, basis)) {
+            String what = "spacers, span " + (s.span() + 1) + ", " + s.face().word()
+                    + (s.layer() > 2 ? ", layer " + s.layer() : "");
+            BarItem item =
+                    BarShapes.of(basis).longitudinal(what, s.bar(), s.places().size(), s.length(), 0, 0);
+            double first = s.places().get(0);
+            double last = s.places().get(s.places().size() - 1);
+            out.add(new Placed(item, null, s.layer(), first, last, false, false, s));
         }
         for (BeamCage.SideBars s : cage.sideBars()) {
             pieces(

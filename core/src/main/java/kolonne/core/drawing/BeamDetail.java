@@ -7,6 +7,7 @@ import java.util.Map;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.Laps;
+import kolonne.core.beam.cage.LayerSpacers;
 import kolonne.core.beam.cage.SectionCut;
 import kolonne.core.beam.cage.StirrupPlaces;
 import kolonne.core.beam.check.BeamDesign;
@@ -100,6 +101,7 @@ public final class BeamDetail {
         outline(top);
         stirrups(top);
         bars(top);
+        spacers(top);
         places(top);
         y = top - scales.ofWhole(deepest()) - STUB - 3;
         stirrupWords();
@@ -193,6 +195,15 @@ public final class BeamDetail {
         }
     }
 
+    private void spacers(double top) {
+        for (BeamCage.Spacers s : LayerSpacers.of(line, cage, basis)) {
+            double depth = line.spans().get(s.span()).shape().depth();
+            double at = top - scales.ofWhole(s.face() == BeamCage.Face.TOP ? s.level() : depth - s.level());
+            double r = scales.ofWhole(s.bar().diameter() / 2);
+            s.places().forEach(x -> pen.disc(Layer.BARS, x(x), at, r, true));
+        }
+    }
+
     private Bends bends() {
         return basis.entry().bends();
     }
@@ -247,7 +258,22 @@ public final class BeamDetail {
             int row = lines.take(middle - half, middle + half);
             pen.text(middle, y - 2 - row * 3.2, TEXT, Drawing.Align.MIDDLE, words);
         }
+        spacerWords(lines);
         y -= lines.count() * 3.2 + GAP;
+    }
+
+    /** Mark, number and size of spacers beneath the middle of those of a span. */
+    private void spacerWords(Lines lines) {
+        for (BeamBars.Placed p : BeamBars.placed(line, cage, basis)) {
+            if (p.part() instanceof BeamCage.Spacers s) {
+                String words = group.barMark(p.item()) + "  " + p.item().number()
+                        + p.item().bar().label() + " spacers, " + s.face().word();
+                double middle = (x(p.from()) + x(p.to())) / 2;
+                double half = Drawing.Label.width(words, TEXT) / 2;
+                int row = lines.take(middle - half, middle + half);
+                pen.text(middle, y - 2 - row * 3.2, TEXT, Drawing.Align.MIDDLE, words);
+            }
+        }
     }
 
     /** Chains of the stirrup zones and of the supports and clear spans. */
@@ -401,6 +427,8 @@ public final class BeamDetail {
         if (c.sideBarsPerFace() > 0) {
             out.add("2 × " + c.sideBarsPerFace() + c.sideBar().label() + " sides");
         }
+        c.spacers()
+                .forEach(s -> out.add(s.bar().label() + " spacers, " + s.face().word()));
         return out;
     }
 

@@ -67,6 +67,16 @@ public final class SectionPicture {
                 pen.line(Layer.STIRRUPS, leg, mm(in), leg, mm(h - in));
             }
         }
+        for (BeamCage.Spacers s : c.spacers()) {
+            double middle = s.face() == BeamCage.Face.TOP ? h - s.level() : s.level();
+            double half = s.bar().diameter() / 2;
+            pen.rectangle(
+                    Layer.BARS,
+                    mm((b - s.length()) / 2),
+                    mm(middle - half),
+                    mm((b + s.length()) / 2),
+                    mm(middle + half));
+        }
         c.bars().forEach(q -> bar(q.y(), q.z(), q.bar().diameter()));
         sides(c, cage);
     }

@@ -86,6 +86,8 @@ public final class LineInSpace {
             } else if (p.part() instanceof BeamCage.Zone z) {
                 nested = z == before ? nested + 1 : 0;
                 stirrups(p.item(), z, mark, nested);
+            } else if (p.part() instanceof BeamCage.Spacers s) {
+                spacers(p.item(), s, mark);
             }
             before = p.part();
         }
@@ -140,6 +142,16 @@ public final class LineInSpace {
                         List.of(new double[] {p.from(), sign * across, up}, new double[] {p.to(), sign * across, up}));
                 along(p, way, new Point3(0, -sign, 0), mark, SpaceBar.Use.SIDE);
             }
+        }
+    }
+
+    private void spacers(BarItem item, BeamCage.Spacers s, String mark) {
+        double depth = line.spans().get(s.span()).shape().depth();
+        double up = s.face() == BeamCage.Face.TOP ? top - s.level() : top - depth + s.level();
+        CentreLine across = bent.along(
+                item, List.of(Point3.ORIGIN, new Point3(0, s.length(), 0)), false, false, new Point3(0, 0, 1));
+        for (double x : s.places()) {
+            bars.add(new SpaceBar(item, mark, SpaceBar.Use.SPACER, across, axis.point(x, -s.length() / 2, up)));
         }
     }
 

@@ -15,6 +15,7 @@ public record SpaceBar(BarItem item, String mark, Use use, CentreLine shape, Poi
     public enum Use {
         MAIN,
         SIDE,
-        TIE
+        TIE,
+        SPACER
     }
 }

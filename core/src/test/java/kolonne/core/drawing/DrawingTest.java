@@ -15,9 +15,12 @@ import java.util.concurrent.CancellationException;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import kolonne.core.basis.Basis;
+import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.design.DesignedDemo;
+import kolonne.core.design.Quantities;
+import kolonne.core.detail.BarItem;
 import kolonne.core.model.JointLoad;
 import kolonne.core.model.Member;
 import kolonne.core.model.ModelBuilder;
@@ -246,6 +249,37 @@ class DrawingTest {
             assertTrue(listed.size() > 1, mark);
             assertEquals(listed, drawn, mark);
         }
+    }
+
+    /** Spacers by mark, number and size beneath their spans, as in the list, and by as many discs as there are more than without them. */
+    @Test
+    void spacersAreThoseOfTheBarList() {
+        Basis b = Basis.standard("en-1992-1-1");
+        BuildingDesign d =
+                DesignedDemo.by(DesignedDemo.SMALL, b.with(b.practice().withSpacers(800)));
+        List<Sheet> sheets = Sheets.of(d, ProjectData.EMPTY, Set.of(), Paper.A1, Progress.NONE);
+        clear(sheets);
+        Pattern words = Pattern.compile("^(\\d{2,}) +(\\d+)(T\\d+) spacers, (top|bottom)$");
+        Map<String, Integer> drawn = new HashMap<>();
+        sheets.forEach(s -> s.drawing().labels().forEach(t -> {
+            Matcher m = words.matcher(t.text());
+            if (m.matches()) {
+                drawn.merge(m.group(3) + " " + m.group(4), Integer.parseInt(m.group(2)), Integer::sum);
+            }
+        }));
+        Map<String, Integer> listed = new HashMap<>();
+        for (ScheduleGroups.Group<BeamDesign> g : ScheduleGroups.beams(d)) {
+            for (BarItem i : Quantities.bars(g.first())) {
+                if (i.what().startsWith("spacers")) {
+                    listed.merge(
+                            i.bar().label() + (i.what().contains("top") ? " top" : " bottom"),
+                            i.number(),
+                            Integer::sum);
+                }
+            }
+        }
+        assertTrue(listed.size() > 1, listed.toString());
+        assertEquals(listed, drawn);
     }
 
     /** Beside the sections of a column every bar of its list, those of one mark once a lift, in all as many as listed. */

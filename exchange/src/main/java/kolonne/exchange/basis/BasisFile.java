@@ -98,6 +98,7 @@ public final class BasisFile {
             Double costMarkKg,
             String columnSplices,
             String roundTies,
+            Double spacersEveryMm,
             Boolean starterBars,
             Map<String, LocalDto> local) {}
 
@@ -162,6 +163,7 @@ public final class BasisFile {
                 b.practice().costs().mark(),
                 word(b.practice().splices()),
                 word(b.practice().roundTies()),
+                b.practice().spacersEvery(),
                 b.practice().starters(),
                 LocalForm.dto(b.local()));
     }
@@ -341,6 +343,7 @@ public final class BasisFile {
                 costs(d),
                 splices(d),
                 roundTies(d),
+                or(d.spacersEveryMm(), 0.0),
                 or(d.starterBars(), true));
     }
 

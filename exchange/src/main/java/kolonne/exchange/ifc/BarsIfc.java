@@ -26,7 +26,14 @@ final class BarsIfc {
     private record Type(StepWriter.Ref type, StepWriter.Ref shape, List<Object> bars) {}
 
     private record Key(
-            String code, Bar bar, List<Double> dims, double length, double fy, List<Long> points, List<Boolean> arcs) {}
+            String code,
+            Bar bar,
+            List<Double> dims,
+            double length,
+            double fy,
+            String kind,
+            List<Long> points,
+            List<Boolean> arcs) {}
 
     BarsIfc(IfcFrame f) {
         this.f = f;
@@ -52,7 +59,7 @@ final class BarsIfc {
                 null,
                 name,
                 null,
-                item.bar().label(),
+                kind(b) == null ? item.bar().label() : kind(b),
                 at,
                 shape,
                 b.mark(),
@@ -72,7 +79,13 @@ final class BarsIfc {
                     case MAIN -> "MAIN";
                     case SIDE -> "EDGE";
                     case TIE -> "LIGATURE";
+                    case SPACER -> "USERDEFINED";
                 });
+    }
+
+    /** What the enumeration of the standard has no word for; null where it has. */
+    private static String kind(SpaceBar b) {
+        return b.use() == SpaceBar.Use.SPACER ? "SPACER" : null;
     }
 
     private Type type(SpaceBar b, double fy) {
@@ -89,6 +102,7 @@ final class BarsIfc {
                 i.dims(),
                 i.cutLength(),
                 fy,
+                kind(b),
                 points,
                 b.shape().arcs());
         Type known = types.get(key);
@@ -125,7 +139,7 @@ final class BarsIfc {
                 null,
                 List.of(map),
                 null,
-                null,
+                kind(b),
                 use(b),
                 i.bar().diameter(),
                 i.bar().area() * 1e-6,

@@ -54,13 +54,15 @@ class BasisFileTest {
                         true,
                         new DeflectionLimits(300, 200, 480),
                         new SectionLimits(0.6, 0.9, 300, 900, 250, 500, 25)))
-                .with(new Stirrups(50, 100, 250, 2, 4));
+                .with(new Stirrups(50, 100, 250, 2, 4))
+                .with(s.practice().withSpacers(900));
         Basis again = BasisFile.read(BasisFile.write(b).getBytes(StandardCharsets.UTF_8))
                 .basis();
         assertEquals(b.bars(), again.bars());
         assertEquals(b.beams(), again.beams());
         assertEquals(b.frame(), again.frame());
         assertEquals(b.stirrups(), again.stirrups());
+        assertEquals(900, again.practice().spacersEvery());
         assertEquals(b.fy(), again.fy(), 1e-5);
     }
 
@@ -100,6 +102,9 @@ class BasisFileTest {
         "depthMostMm, 150, basis.depthMost",
         "widthLeastMm, 5, basis.widthLeast",
         "sizeStepMm, 0, basis.sizeStep",
+        "spacersEveryMm, 250, basis.spacersEvery",
+        "spacersEveryMm, 2500, basis.spacersEvery",
+        "spacersEveryMm, -1, basis.spacersEvery",
         "ductility, '\"strong\"', basis.word",
         "bundles, '\"maybe\"', basis.field",
         "stockLengthMm, '\"long\"', basis.field"

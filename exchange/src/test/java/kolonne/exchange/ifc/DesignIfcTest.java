@@ -42,9 +42,13 @@ import org.junit.jupiter.api.Test;
 class DesignIfcTest {
     private static final BuildingDesign DESIGN = BuildingDesigner.design(
             FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(7, 1, 2, 1, false)))),
-            Basis.standard(false),
+            spaced(Basis.standard("en-1992-1-1")),
             BuildingDesigner.Progress.NONE);
     private static final Pattern INSTANCE = Pattern.compile("^#(\\d+)=([A-Z0-9]+)\\((.*)\\);$", Pattern.MULTILINE);
+
+    private static Basis spaced(Basis b) {
+        return b.with(b.practice().withSpacers(600));
+    }
 
     private static String file(boolean bars) {
         StringWriter w = new StringWriter();
@@ -113,6 +117,26 @@ class DesignIfcTest {
         }
         assertEquals(rows, marked.size());
         assertEquals(listed, mass, 0.005 * listed);
+    }
+
+    /** What the standard's list of uses has no word for is named by the writer's own, as it asks. */
+    @Test
+    void spacersAreNamedAsSuch() {
+        long listed = Schedules.bars(Scheduled.of(DESIGN)).stream()
+                .filter(r -> r.item().what().startsWith("spacers"))
+                .mapToLong(r -> (long) r.members() * r.item().number())
+                .sum();
+        long written = 0;
+        Matcher m = INSTANCE.matcher(FILE);
+        while (m.find()) {
+            String[] v = m.group(3).split(",");
+            boolean spacer = v.length > 12 && v[12].equals(".USERDEFINED.");
+            written += m.group(2).equals("IFCREINFORCINGBAR") && spacer && v[4].equals("'SPACER'") ? 1 : 0;
+            assertEquals(spacer, m.group(2).equals("IFCREINFORCINGBAR") && v[4].equals("'SPACER'"), m.group());
+        }
+        assertTrue(listed > 3, listed + " spacers");
+        assertEquals(listed, written);
+        assertTrue(FILE.contains(",'SPACER',.USERDEFINED.,"));
     }
 
     @Test

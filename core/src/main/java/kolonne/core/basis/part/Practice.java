@@ -12,6 +12,7 @@ package kolonne.core.basis.part;
  * @param costs           what bars cost beside their mass
  * @param splices         of bars of columns
  * @param roundTies       of round columns
+ * @param spacersEvery    greatest distance of bars laid between the layers of beams as spacers; 0 where they are not listed [mm]
  * @param starters        whether starter bars are listed with the columns; those of columns on beams always are
  */
 public record Practice(
@@ -24,6 +25,7 @@ public record Practice(
         HandlingCost costs,
         ColumnSplices splices,
         RoundTies roundTies,
+        double spacersEvery,
         boolean starters) {
     /** With laps and starter bars; bars of columns may change at every storey. */
     public Practice(int sizesApart, double columnBarsApart, double lengthModule, HandlingCost costs) {
@@ -37,6 +39,7 @@ public record Practice(
                 costs,
                 ColumnSplices.LAPS,
                 RoundTies.HOOPS,
+                0,
                 true);
     }
 
@@ -52,6 +55,7 @@ public record Practice(
                 costs,
                 joined,
                 roundTies,
+                spacersEvery,
                 starterBars);
     }
 
@@ -67,6 +71,7 @@ public record Practice(
                 costs,
                 splices,
                 round,
+                spacersEvery,
                 starters);
     }
 
@@ -82,6 +87,23 @@ public record Practice(
                 costs,
                 splices,
                 roundTies,
+                spacersEvery,
+                starters);
+    }
+
+    /** The same with spacers between the layers of beams. */
+    public Practice withSpacers(double every) {
+        return new Practice(
+                sizesApart,
+                columnBarsApart,
+                columnBarsEvery,
+                columnLapsEvery,
+                lengthModule,
+                vibrator,
+                costs,
+                splices,
+                roundTies,
+                every,
                 starters);
     }
 

@@ -219,9 +219,7 @@ public final class BarFit {
             }
             boolean paired = w.pairs() && k > 1;
             double tall = paired ? height : w.addedBar().diameter();
-            level += Math.max(
-                    code.detailing().layerClearSpacing(basis.aggregate()),
-                    (paired ? Math.sqrt(2) : 1) * w.addedBar().diameter());
+            level += LayerGap.of((paired ? Math.sqrt(2) : 1) * w.addedBar().diameter(), basis);
             out.add(new Layer(n, k, w.addedBar(), level + tall / 2, paired));
             level += tall;
             below = k;

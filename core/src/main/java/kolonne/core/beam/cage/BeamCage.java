@@ -16,7 +16,7 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
     }
 
     /** What a cage is made of. */
-    public sealed interface Part permits Group, Zone, SideBars {}
+    public sealed interface Part permits Group, Zone, SideBars, Spacers {}
 
     public enum Face {
         TOP,
@@ -128,6 +128,26 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
         /** Area of legs per length [mm2/mm]. */
         public double avs() {
             return legs * bar.area() / spacing;
+        }
+    }
+
+    /**
+     * Bars across the beam between two layers of a face. They follow from the layers and carry nothing.
+     *
+     * @param layer  that lies on them, from 2
+     * @param level  from the face to their middle [mm]
+     * @param length of each [mm]
+     * @param places along the line [mm]
+     */
+    public record Spacers(int span, Face face, int layer, Bar bar, double level, double length, List<Double> places)
+            implements Part {
+        public Spacers {
+            places = List.copyOf(places);
+        }
+
+        /** How far the nearest of them is from a place [mm]. */
+        double from(double x) {
+            return places.stream().mapToDouble(p -> Math.abs(p - x)).min().orElse(Double.POSITIVE_INFINITY);
         }
     }
 

@@ -25,8 +25,7 @@ public final class LayerLevels {
         double level = basis.beamCover() + stirrup.diameter();
         for (int layer = 1; layer < g.layer(); layer++) {
             double next = largest(all, layer + 1, g, Math.sqrt(2));
-            level += largest(all, layer, g, 2)
-                    + Math.max(basis.designCode().detailing().layerClearSpacing(basis.aggregate()), next);
+            level += largest(all, layer, g, 2) + LayerGap.of(next, basis);
         }
         return level + g.height() / 2;
     }

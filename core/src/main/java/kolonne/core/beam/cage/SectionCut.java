@@ -15,12 +15,19 @@ import kolonne.core.code.Bar;
  * @param z from the soffit [mm]
  */
 public record SectionCut(
-        double x, BeamLine.Span span, List<Spot> bars, BeamCage.Zone zone, int sideBarsPerFace, Bar sideBar) {
+        double x,
+        BeamLine.Span span,
+        List<Spot> bars,
+        BeamCage.Zone zone,
+        int sideBarsPerFace,
+        Bar sideBar,
+        List<BeamCage.Spacers> spacers) {
     /** One bar. */
     public record Spot(double y, double z, Bar bar, BeamCage.Face face, int layer, boolean through) {}
 
     public SectionCut {
         bars = List.copyOf(bars);
+        spacers = List.copyOf(spacers);
     }
 
     /** Cuts the line at {@code x}: bars as they lie by {@link FaceLayout}. */
@@ -39,7 +46,21 @@ public record SectionCut(
                 bars,
                 cage.zoneAt(span.number(), x),
                 sides.isEmpty() ? 0 : sides.get(0).perFace(),
-                sides.isEmpty() ? null : sides.get(0).bar());
+                sides.isEmpty() ? null : sides.get(0).bar(),
+                spacers(LayerSpacers.of(line, cage, basis), span, x, bars));
+    }
+
+    /** Those of the span next to the cut, one between each two layers that it shows. */
+    private static List<BeamCage.Spacers> spacers(
+            List<BeamCage.Spacers> all, BeamLine.Span span, double x, List<Spot> bars) {
+        Map<String, BeamCage.Spacers> next = new LinkedHashMap<>();
+        for (BeamCage.Spacers s : all) {
+            if (s.span() == span.number()
+                    && bars.stream().anyMatch(b -> b.face() == s.face() && b.layer() == s.layer())) {
+                next.merge(s.face() + " " + s.layer(), s, (a, b) -> a.from(x) <= b.from(x) ? a : b);
+            }
+        }
+        return List.copyOf(next.values());
     }
 
     private static void show(FaceLayout.Unit u, double h, List<Spot> out) {

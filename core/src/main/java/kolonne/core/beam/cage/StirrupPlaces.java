@@ -33,6 +33,11 @@ public final class StirrupPlaces {
         return out;
     }
 
+    /** What a stirrup takes up along the line from its place on, beyond half a bar on either side: those inside it stand beside it [mm]. */
+    static double beside(BeamCage.Zone z) {
+        return (z.legs() - 1) / 2 * z.bar().diameter();
+    }
+
     private static double first(BeamCage.Zone z) {
         return Math.min(z.spacing() / 2, FIRST);
     }

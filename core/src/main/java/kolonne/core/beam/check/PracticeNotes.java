@@ -9,6 +9,7 @@ import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BarFit;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.FaceLayout;
+import kolonne.core.beam.cage.LayerSpacers;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bar;
 import kolonne.core.explain.Quantity;
@@ -23,6 +24,13 @@ final class PracticeNotes {
     static List<Finding> of(BeamLine line, BeamCage cage, BeamContext context) {
         Basis basis = context.basis();
         List<Finding> out = new ArrayList<>();
+        for (int span : LayerSpacers.crowded(line, cage, basis)) {
+            out.add(Finding.note(
+                    "practice.spacers",
+                    line.mark() + ", span " + (span + 1),
+                    "Stirrups leave no room for spacers between layers.",
+                    "Hold the further layer otherwise, or let stirrups be larger and farther apart."));
+        }
         if (basis.bars().preference() != Preference.PRACTICAL) {
             return out;
         }

@@ -104,7 +104,7 @@ public final class SwayIndex {
         for (int c = 0; c < strength.count(); c++) {
             double sum = 0;
             for (Member m : columns) {
-                sum -= strength.at(index.memberNumber(m.id()), 0, c, Analysis.N);
+                sum += atFoot(strength, index, m, c);
             }
             axial = Math.max(axial, sum);
         }
@@ -112,6 +112,13 @@ public final class SwayIndex {
         double fy = flexibility(lateral, top, 1);
         double lc = top - base;
         return new StoreySway(base, top, axial * fx / lc, axial * fy / lc, !Double.isNaN(fx), !Double.isNaN(fy));
+    }
+
+    /** Compression at the lower end of a column, wherever it was drawn from [N]. */
+    private static double atFoot(Demands strength, BuildingIndex index, Member m, int c) {
+        int number = index.memberNumber(m.id());
+        boolean upwards = index.lower(m).id().equals(m.start());
+        return -strength.at(number, upwards ? 0 : strength.analysis().stationCount(number) - 1, c, Analysis.N);
     }
 
     /** Drift over storey shear in the case that shears the storey most along an axis [mm/N]; NaN without one. */

@@ -247,7 +247,8 @@ final class KeyPlans {
             r = c.d() / 2 / scale;
             pen.disc(Layer.CONCRETE, px, py, r, false);
         } else {
-            double[][] axes = LocalAxes.of(index.lower(m), top, m.angle());
+            // wherever it was drawn from
+            double[][] axes = LocalAxes.of(index.joint(m.start()), index.joint(m.end()), m.angle());
             List<double[]> corners = Outline.centred(s).rings().get(0).corners().stream()
                     .map(c -> new double[] {
                         px + (c.x() * axes[1][0] + c.y() * axes[2][0]) / scale,

@@ -1,0 +1,246 @@
+package kolonne.core.design;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import kolonne.core.analysis.FrameAnalysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.check.CheckResult;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.drawing.Drawing;
+import kolonne.core.drawing.Layer;
+import kolonne.core.drawing.Paper;
+import kolonne.core.drawing.Sheet;
+import kolonne.core.drawing.Sheets;
+import kolonne.core.model.Building;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Direction;
+import kolonne.core.model.Joint;
+import kolonne.core.model.Member;
+import kolonne.core.model.MemberLoad;
+import kolonne.core.model.MemberLoad.Kind;
+import kolonne.core.model.Role;
+import kolonne.core.project.ProjectData;
+import kolonne.core.shape.Shape;
+import kolonne.core.work.Progress;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** A building is the same wherever its members are drawn from, and in whatever order they stand in the file: every check has the same use. */
+class DrawnOtherwiseTest {
+    private static final double TURN = Math.toRadians(30);
+    /** Columns that are turned: their sides then lie along no axis. Loads that are not the same from either end. */
+    private static final Building BUILDING = loaded(turned(DemoBuilding.generate(DesignedDemo.SMALL)));
+
+    private static Building turned(Building b) {
+        return with(
+                b,
+                b.joints(),
+                b.members().stream()
+                        .map(m -> m.role() == Role.COLUMN ? drawn(m, m.start(), m.end(), TURN) : m)
+                        .toList(),
+                b.memberLoads());
+    }
+
+    private static Building loaded(Building b) {
+        BuildingIndex index = new BuildingIndex(b);
+        List<MemberLoad> loads = new ArrayList<>(b.memberLoads());
+        for (Member m : b.members()) {
+            double l = index.length(m);
+            if (m.role() == Role.BEAM) {
+                loads.add(new MemberLoad("LA", m.id(), Kind.POINT, Direction.GLOBAL_Z, 0.3 * l, 0.3 * l, -8e3, 0));
+                loads.add(new MemberLoad("SD", m.id(), Kind.DISTRIBUTED, Direction.LOCAL_Z, 0, 0.6 * l, -2, -1));
+            } else {
+                loads.add(new MemberLoad("WX", m.id(), Kind.DISTRIBUTED, Direction.GLOBAL_X, 0, 0.5 * l, 1, 0));
+            }
+        }
+        return with(b, b.joints(), b.members(), loads);
+    }
+
+    private static Building with(Building b, List<Joint> joints, List<Member> members, List<MemberLoad> loads) {
+        return new Building(
+                b.name(),
+                b.unitSystem(),
+                b.options(),
+                b.storeys(),
+                b.gridLines(),
+                joints,
+                b.materials(),
+                b.sections(),
+                members,
+                b.supports(),
+                b.springs(),
+                b.diaphragms(),
+                b.panels(),
+                b.loadCases(),
+                loads,
+                b.areaLoads(),
+                b.jointLoads(),
+                b.settlements(),
+                b.combinations(),
+                b.stationForces());
+    }
+
+    /** Between two joints, at an angle [rad]; its ends change places with them. */
+    private static Member drawn(Member m, String start, String end, double angle) {
+        boolean same = start.equals(m.start());
+        return new Member(
+                m.id(),
+                m.role(),
+                start,
+                end,
+                m.section(),
+                m.material(),
+                angle,
+                same ? m.startRelease() : m.endRelease(),
+                same ? m.endRelease() : m.startRelease(),
+                same ? m.rigidStart() : m.rigidEnd(),
+                same ? m.rigidEnd() : m.rigidStart(),
+                m.stiffness());
+    }
+
+    /** Every second column from its head, every second beam from its other end but ells, whose flange would be on the other side. */
+    private static Building drawnFromTheOtherEnd() {
+        BuildingIndex index = new BuildingIndex(BUILDING);
+        List<Member> members = new ArrayList<>();
+        Set<String> other = new HashSet<>();
+        int k = 0;
+        for (Member m : BUILDING.members()) {
+            if (k++ % 2 == 0 || index.sectionOf(m).shape() instanceof Shape.Ell) {
+                members.add(m);
+            } else {
+                other.add(m.id());
+                members.add(drawn(m, m.end(), m.start(), -m.angle()));
+            }
+        }
+        List<MemberLoad> loads = BUILDING.memberLoads().stream()
+                .map(l -> other.contains(l.member()) ? from(l, index.length(index.member(l.member()))) : l)
+                .toList();
+        assertTrue(other.size() > 30 && !loads.equals(BUILDING.memberLoads()), other.size() + " drawn otherwise");
+        return with(BUILDING, BUILDING.joints(), members, loads);
+    }
+
+    /** The same load with its places counted from the other end. */
+    private static MemberLoad from(MemberLoad l, double length) {
+        int sense = l.direction().isLocal() && l.direction().axis() != 2 ? -1 : 1;
+        return l.kind().spread()
+                ? new MemberLoad(
+                        l.loadCase(),
+                        l.member(),
+                        l.kind(),
+                        l.direction(),
+                        length - l.to(),
+                        length - l.from(),
+                        sense * l.w2(),
+                        sense * l.w1())
+                : new MemberLoad(
+                        l.loadCase(),
+                        l.member(),
+                        l.kind(),
+                        l.direction(),
+                        length - l.from(),
+                        length - l.to(),
+                        sense * l.w1(),
+                        l.w2());
+    }
+
+    private static Building inAnotherOrder() {
+        Random random = new Random(5);
+        List<Joint> joints = new ArrayList<>(BUILDING.joints());
+        List<Member> members = new ArrayList<>(BUILDING.members());
+        List<MemberLoad> loads = new ArrayList<>(BUILDING.memberLoads());
+        Collections.shuffle(joints, random);
+        Collections.shuffle(members, random);
+        Collections.shuffle(loads, random);
+        return with(BUILDING, joints, members, loads);
+    }
+
+    private static BuildingDesign design(Building b) {
+        return BuildingDesigner.design(
+                FrameAnalysis.solve(new BuildingIndex(b)),
+                Basis.standard("aci-318m-19"),
+                BuildingDesigner.Progress.NONE);
+    }
+
+    private static final BuildingDesign AS_IT_IS = design(BUILDING);
+
+    /** Use by kind of every line and lift, by their members. */
+    private static Map<String, Map<String, Double>> uses(BuildingDesign d) {
+        Map<String, Map<String, Double>> out = new TreeMap<>();
+        d.beams()
+                .forEach(b -> out.put(
+                        b.line().spans().stream()
+                                .flatMap(s -> s.members().stream())
+                                .map(Member::id)
+                                .sorted()
+                                .collect(Collectors.joining(" ")),
+                        byKind(b.checks())));
+        d.columns().forEach(c -> {
+            for (int i = 0; i < c.lifts().size(); i++) {
+                out.put(
+                        c.stack().lifts().get(i).member(),
+                        byKind(c.lifts().get(i).checks()));
+            }
+        });
+        return out;
+    }
+
+    private static Map<String, Double> byKind(List<CheckResult> checks) {
+        Map<String, Double> out = new TreeMap<>();
+        checks.forEach(c -> out.put(c.kind().id(), c.utilisation()));
+        return out;
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void everyUseIsTheSame(boolean fromTheOtherEnd) {
+        Map<String, Map<String, Double>> one = uses(AS_IT_IS);
+        Map<String, Map<String, Double>> other =
+                uses(design(fromTheOtherEnd ? drawnFromTheOtherEnd() : inAnotherOrder()));
+        assertEquals(one.keySet(), other.keySet());
+        one.forEach((member, uses) -> {
+            assertEquals(uses.keySet(), other.get(member).keySet(), member);
+            uses.forEach((kind, use) ->
+                    assertEquals(use, other.get(member).get(kind), 1e-6 * Math.max(1, use), member + " " + kind));
+        });
+    }
+
+    /** Turned columns stand on the plans as they are turned. */
+    @Test
+    void plansAreTheSame() {
+        assertEquals(concrete(AS_IT_IS), concrete(design(drawnFromTheOtherEnd())));
+    }
+
+    private static List<String> concrete(BuildingDesign d) {
+        List<String> out = new ArrayList<>();
+        for (Sheet s : Sheets.of(d, ProjectData.EMPTY, Set.of(), Paper.A1, Progress.NONE)) {
+            if (s.marks().get(0).startsWith("Plan ")) {
+                for (Drawing.Line l : s.drawing().lines()) {
+                    if (l.layer() == Layer.CONCRETE) {
+                        out.add(words(l.x1(), l.y1(), l.x2(), l.y2()));
+                    }
+                }
+            }
+        }
+        Collections.sort(out);
+        assertTrue(out.size() > 100, out.size() + " lines");
+        return out;
+    }
+
+    /** A line from whichever end. */
+    private static String words(double x1, double y1, double x2, double y2) {
+        String a = Math.round(50 * x1) + " " + Math.round(50 * y1);
+        String b = Math.round(50 * x2) + " " + Math.round(50 * y2);
+        return a.compareTo(b) < 0 ? a + " to " + b : b + " to " + a;
+    }
+}

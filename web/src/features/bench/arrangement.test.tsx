@@ -45,6 +45,45 @@ describe('bars of the bench', () => {
     expect(why({ ...round, bars: round.bars.map((b, i) => ({ ...b, bar: i ? 'T25' : 'T20' })) })).toMatch(/one size/)
   })
 
+  /** Legs 300 thick of 600 × 700: bars of 25 mm in the corners stand 62.5 from the faces, of 20 mm between them 60. */
+  const legged = (shape: 'ell' | 'tee' | 'inverted-tee', bars: [string, number, number][]): Bench => ({
+    ...lift,
+    shape: { ...lift.shape, shape, bw: 300, h: 700, bf: 600, hf: 300 },
+    bars: bars.map(([bar, x, z]) => row(bar, x, z)),
+  })
+  const ell: [string, number, number][] = [
+    ...[-237.5, -62.5].map((x): [string, number, number] => ['T25', x, 62.5]),
+    ...[-237.5, -62.5, 237.5].flatMap((x) => [462.5, 637.5].map((z): [string, number, number] => ['T25', x, z])),
+    ...[-240, -60].map((x): [string, number, number] => ['T20', x, 262.5]),
+    ...[460, 640].map((z): [string, number, number] => ['T20', 87.5, z]),
+  ]
+
+  it('are those of the legs of an ell', () => {
+    const as = { overhangs: 1, web: 1, flange: 1, corner: 'T25', face: 'T20', heldWeb: [], heldFlange: [] }
+    expect(arrangementOf(legged('ell', ell))).toEqual({ rows: null, ring: null, legs: as })
+    const corners = ell.filter(([bar]) => bar === 'T25')
+    expect(arrangementOf(legged('ell', corners))).toMatchObject({ legs: { web: 0, flange: 0, face: 'T25' } })
+    expect(why(legged('ell', ell.slice(1)))).toMatch(/corners of its ties/)
+    expect(why(legged('ell', [...ell, ['T20', 0, 300], ['T20', 10, 300]]))).toMatch(/corners of its ties/)
+    expect(why(legged('ell', [...ell.slice(1), ['T16', -237.5, 62.5]]))).toMatch(/corners of its ties/)
+    expect(why(legged('tee', ell))).toMatch(/corners of its ties/)
+  })
+
+  it('are those of the legs of a tee, whichever way up', () => {
+    const tee: [string, number, number][] = [
+      ...[-87.5, 87.5].map((x): [string, number, number] => ['T25', x, 62.5]),
+      ...[-237.5, -87.5, 87.5, 237.5].flatMap((x) =>
+        [462.5, 637.5].map((z): [string, number, number] => ['T25', x, z]),
+      ),
+      ...[-90, 90].flatMap((x) => [195.83, 329.17].map((z): [string, number, number] => ['T20', x, z])),
+    ]
+    const as = { legs: { overhangs: 2, web: 2, flange: 0, corner: 'T25', face: 'T20' } }
+    expect(arrangementOf(legged('tee', tee))).toMatchObject(as)
+    const onItsHead = tee.map(([bar, x, z]): [string, number, number] => [bar, x, 700 - z])
+    expect(arrangementOf(legged('inverted-tee', onItsHead))).toMatchObject(as)
+    expect(why(legged('inverted-tee', tee))).toMatch(/corners of its ties/)
+  })
+
   it('are neither, and say why', () => {
     const { bars } = lift
     expect(why({ ...lift, bars: [...bars, row('T20', 0, 200)] })).toMatch(/away from the faces/)
@@ -55,7 +94,8 @@ describe('bars of the bench', () => {
     expect(why({ ...lift, bars: [...bars, row('T20', 40, 62.5), row('T20', 40, 337.5)] })).toMatch(/even distances/)
     expect(why({ ...lift, bars: bars.slice(1) })).toMatch(/each corner/)
     expect(why({ ...lift, cover: 70 })).toMatch(/against their ties/)
-    expect(why({ ...lift, shape: { ...lift.shape, shape: 'ell' } })).toMatch(/on the sheet/)
+    expect(why({ ...lift, shape: { ...lift.shape, shape: 'ell' } })).toMatch(/corners of its ties/)
+    expect(why({ ...lift, shape: { ...lift.shape, shape: 'polygon' } })).toMatch(/no polygon/)
     expect(why({ ...lift, bars: [] })).toMatch(/each corner/)
   })
 })

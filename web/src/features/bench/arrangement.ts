@@ -1,18 +1,25 @@
 import type { HandLift } from '../../api/client'
 import type { Bench, BenchBar } from './bench'
 import { diameter, singles } from './bench'
+import { legsOf } from './legs'
 
 /** How far off its place a bar may stand [mm]. */
 const NEAR = 3
 
+const LEGS =
+  'An ell or a tee takes bars of one size against the corners of its ties and where these cross, and of one size at even distances between.'
+
 type Bars = Pick<HandLift, 'rows' | 'ring' | 'legs'>
 
-/** Bars of the bench as a lift of a column is given them: rows along the faces of a rectangle, or a ring; else why they are neither. */
+/** Bars of the bench as a lift of a column is given them: rows along the faces of a rectangle, a ring, or those of an ell's or a tee's legs; else why they are none. */
 export function arrangementOf(b: Bench): Bars | { trouble: string } {
   const near = b.us ? NEAR / 25.4 : NEAR
   const bars = singles(b.bars)
-  if (b.shape.shape !== 'rectangle' && b.shape.shape !== 'circle')
-    return trouble('Bars of ells, tees and polygons are set on the sheet of the column.')
+  if (b.shape.shape === 'polygon') return trouble('A lift takes no polygon.')
+  if (b.shape.shape !== 'rectangle' && b.shape.shape !== 'circle') {
+    const legs = legsOf(b, bars, near)
+    return legs ? { rows: null, ring: null, legs } : trouble(LEGS)
+  }
   const inset = b.cover + thick(b, b.stirrup.bar) + Math.max(0, ...bars.map((q) => thick(b, q.bar))) / 2
   const { shape, b: width, h, d } = b.shape
   const out = shape === 'circle' ? ring(bars, d, near, !!b.stirrup.spiral) : rows(bars, h, near)

@@ -63,5 +63,7 @@ describe('a lift on the bench', () => {
     expect(b.shape).toMatchObject({ shape: 'ell', bw: 250, h: 700, bf: 600, hf: 300 })
     // 60 from the left of what is 600 wide about the middle, 60 above the soffit
     expect(b.bars[0]).toMatchObject({ x: -240, z: 60 })
+    const onItsHead = { ...ell, section: { ...ell.section, shape: 'inverted-tee' } }
+    expect(fromLift(column, onItsHead, demands, 'aci-318m-19', unitsOf(false)).shape.shape).toBe('inverted-tee')
   })
 })

@@ -11,7 +11,7 @@ const EVEN = 0.3
 export function fromLift(column: Column, lift: Lift, demands: Demand[], code: string, units: Units): Bench {
   const size = (mm: number) => Number(lengthIn(mm, units).toFixed(units.us ? 3 : 1))
   const s = lift.section
-  const legged = s.shape === 'ell' || s.shape === 'tee'
+  const legged = s.shape === 'ell' || s.shape === 'tee' || s.shape === 'inverted-tee'
   const { left, low } = corner(lift)
   return {
     ...benchStart,
@@ -21,7 +21,7 @@ export function fromLift(column: Column, lift: Lift, demands: Demand[], code: st
     us: units.us,
     shape: {
       ...benchStart.shape,
-      shape: s.shape === 'circle' ? 'circle' : legged ? (s.shape as 'ell' | 'tee') : 'rectangle',
+      shape: s.shape === 'circle' ? 'circle' : legged ? (s.shape as 'ell' | 'tee' | 'inverted-tee') : 'rectangle',
       b: size(s.width),
       h: size(s.depth),
       d: size(s.width),

@@ -3,10 +3,11 @@ package kolonne.audit;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Design strength of ells and tees by fibres of 10 mm all round, plane sections; for any sense of the moments. */
+/** Design strength of ells and tees by fibres of 12 mm all round, plane sections; for any sense of the moments. */
 final class LegFibres {
-    private static final int ANGLES = 72;
-    private static final int DEPTHS = 90;
+    private static final int ANGLES = 60;
+    private static final double FIBRE = 12;
+    private static final int DEPTHS = 64;
 
     private final List<double[]> fibres;
     private final double[][] corners;
@@ -39,8 +40,8 @@ final class LegFibres {
     private static List<double[]> cells(double[][] rectangles) {
         List<double[]> out = new ArrayList<>();
         for (double[] r : rectangles) {
-            int nx = (int) Math.ceil((r[2] - r[0]) / 10);
-            int ny = (int) Math.ceil((r[3] - r[1]) / 10);
+            int nx = (int) Math.ceil((r[2] - r[0]) / FIBRE);
+            int ny = (int) Math.ceil((r[3] - r[1]) / FIBRE);
             double dx = (r[2] - r[0]) / nx;
             double dy = (r[3] - r[1]) / ny;
             for (int i = 0; i < nx * ny; i++) {

@@ -138,6 +138,13 @@ class InteractionSurfaceTest {
         double best = Double.POSITIVE_INFINITY;
         double strength = 0;
         int grid = 60;
+        List<double[]> cells = new ArrayList<>();
+        for (int i = 0; i < grid * grid; i++) {
+            double[] at = {400 * ((i / grid + 0.5) / grid - 0.5), 400 * ((i % grid + 0.5) / grid - 0.5)};
+            if (Math.hypot(at[0], at[1]) < 200) {
+                cells.add(at);
+            }
+        }
         for (double theta = angle - 0.2; theta <= angle + 0.2; theta += 0.02) {
             double ux = Math.cos(theta);
             double uy = Math.sin(theta);
@@ -145,14 +152,12 @@ class InteractionSurfaceTest {
                 double f = 0;
                 double x = 0;
                 double y = 0;
-                for (int i = 0; i < grid * grid; i++) {
-                    double px = 400 * ((i / grid + 0.5) / grid - 0.5);
-                    double py = 400 * ((i % grid + 0.5) / grid - 0.5);
-                    if (Math.hypot(px, py) < 200 && 200 - px * ux - py * uy < 0.8357 * c) {
+                for (double[] at : cells) {
+                    if (200 - at[0] * ux - at[1] * uy < 0.8357 * c) {
                         double q = 0.85 * 30 * 400 * 400 / grid / grid;
                         f += q;
-                        x += q * px;
-                        y += q * py;
+                        x += q * at[0];
+                        y += q * at[1];
                     }
                 }
                 double epsT = 0;

@@ -282,7 +282,7 @@ public record BasisField(
             new BasisField(
                     "spacersEveryMm",
                     Part.PRACTICE,
-                    "Spacers between layers, at most apart",
+                    "Layer spacers apart, at most",
                     Kind.LENGTH,
                     0,
                     2000,

@@ -57,8 +57,8 @@ public enum CheckKind {
     LAYER_SPACING_TOP("layer-spacing-top", "Clear distance of layers, top", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),
     LAYER_SPACING_BOTTOM(
             "layer-spacing-bottom", "Clear distance of layers, bottom", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),
-    LAYERS_TOP("layers-top", "Upper bars over lower ones, top", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),
-    LAYERS_BOTTOM("layers-bottom", "Upper bars over lower ones, bottom", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),
+    LAYERS_TOP("layers-top", "Upper bars over lower ones, top", Cause.BARS_DO_NOT_FIT, Quantity.COUNT),
+    LAYERS_BOTTOM("layers-bottom", "Upper bars over lower ones, bottom", Cause.BARS_DO_NOT_FIT, Quantity.COUNT),
     BAR_SPACING_TOP("bar-spacing-top", "Bar spacing, top", Cause.BAR_SPACING_WIDE, Quantity.LENGTH),
     BAR_SPACING_BOTTOM("bar-spacing-bottom", "Bar spacing, bottom", Cause.BAR_SPACING_WIDE, Quantity.LENGTH),
     LAP_ROOM_TOP("lap-room-top", "Width where bars lap, top", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),

@@ -125,8 +125,7 @@ public final class BarFit {
             FaceLayout layout =
                     new FaceLayout(with, w.bw(), basis.beamCover() + w.stirrup().diameter(), basis);
             double[] t = FaceLayout.tightest(layout.layer(n), basis);
-            double[] off = layout.worstOff();
-            if ((t == null || t[1] >= t[0] - 1e-6) && off[1] <= off[0]) {
+            if ((t == null || t[1] >= t[0] - 1e-6) && layout.over() == layout.upper()) {
                 return k;
             }
         }

@@ -119,18 +119,16 @@ public final class FaceLayout {
         return Math.abs(u.diameter() - below) / 2 + OFF;
     }
 
-    /** Whether every bar of a further layer stands over one of the layer below, and which is farthest off: {allowed, off}; null with one layer. */
-    public double[] worstOff() {
-        double[] worst = null;
-        for (Unit u : units) {
-            if (u.layer() > 1) {
-                double allowed = mayBeOff(u, below(u));
-                if (worst == null || Math.abs(u.off()) / allowed > worst[1] / worst[0]) {
-                    worst = new double[] {allowed, Math.abs(u.off())};
-                }
-            }
-        }
-        return worst;
+    /** How many bars there are in further layers. */
+    public int upper() {
+        return (int) units.stream().filter(u -> u.layer() > 1).count();
+    }
+
+    /** How many of them stand over a bar of the layer below. */
+    public int over() {
+        return (int) units.stream()
+                .filter(u -> u.layer() > 1 && Math.abs(u.off()) <= mayBeOff(u, below(u)) + 1e-6)
+                .count();
     }
 
     /** The bar that a bar of an upper layer stands over; null for none. */

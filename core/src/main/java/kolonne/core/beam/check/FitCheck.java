@@ -15,6 +15,9 @@ import kolonne.core.code.DesignCode;
 
 /** Room for bars: clear distances, layers, crack-control spacing, laps, most steel of a face, side bars. */
 final class FitCheck {
+    /** Use where no bar of a further layer stands over one below: as if half of them did, since bars are only moved. */
+    private static final double NONE_OVER = 2;
+
     private final BeamLine line;
     private final BeamCage cage;
     private final BeamContext context;
@@ -73,13 +76,14 @@ final class FitCheck {
                     At.place(x, span.number()),
                     code.detailing().layersClause());
         }
-        double[] off = layout.worstOff();
-        if (off != null) {
+        int upper = layout.upper();
+        if (upper > 0) {
+            int over = layout.over();
             governing.offer(
                     CheckKind.LAYERS.of(face == BeamCage.Face.BOTTOM),
-                    off[1],
-                    off[0],
-                    off[1] / off[0],
+                    upper,
+                    over,
+                    over > 0 ? (double) upper / over : NONE_OVER,
                     At.place(x, span.number()),
                     code.detailing().layersClause());
         }

@@ -71,7 +71,7 @@ final class BarRegions {
                     && s.x() <= to + 1e-6
                     && s.span() >= firstSpan
                     && s.span() <= lastSpan
-                    && demand[i] > moment) {
+                    && demand[i] > Math.max(moment, line.spans().get(s.span()).negligibleMoment())) {
                 moment = demand[i];
                 span = s.span();
             }

@@ -320,7 +320,7 @@ final class FlexureChoice {
                 return;
             }
             double cost = total(c.bottom(), below) + total(c.top(), above) + handling.size() * c.furtherSizes();
-            if (lacks(c) <= enough && cost < least) {
+            if (lacks(c) <= enough && Handling.below(cost, least)) {
                 chosen = c;
                 least = cost;
             }
@@ -340,7 +340,7 @@ final class FlexureChoice {
             underTop = bottom;
             Choice[] top = bottom == null ? null : face(BeamCage.Face.TOP, above, List.of(bar), true);
             double cost = top == null ? least : total(bottom, below) + total(top, above);
-            if (cost < least && satisfied(bottom) && satisfied(top)) {
+            if (Handling.below(cost, least) && satisfied(bottom) && satisfied(top)) {
                 best = new Choice[][] {bottom, top};
                 least = cost;
             }
@@ -404,7 +404,7 @@ final class FlexureChoice {
         for (Bar bar : throughSizes(face, sizes)) {
             Choice[] choices = withThrough(face, regions, bar, oneSize ? List.of(bar) : sizes);
             double cost = total(choices, regions) + lacks(choices, regions);
-            if (cost < bestCost) {
+            if (Handling.below(cost, bestCost)) {
                 best = choices;
                 bestCost = cost;
             }

@@ -15,10 +15,18 @@ final class Handling {
     /** A lap, in diameters. */
     private static final double LAP = 50;
 
+    /** Costs that differ by less differ by rounding, which depends on the order of members in a file [kg]. */
+    private static final double ROUNDING = 1e-6;
+
     private final HandlingCost cost;
 
     Handling(HandlingCost cost) {
         this.cost = cost;
+    }
+
+    /** Whether a cost is below another; of equal ones the first that was tried stays. */
+    static boolean below(double cost, double other) {
+        return cost < other - ROUNDING;
     }
 
     /** Of some bars. @param length of each [mm]; @param delivered longest bar that is [mm] */

@@ -167,7 +167,7 @@ final class RegionChoice {
                 if (c == null) {
                     break;
                 }
-                if (c.satisfies() && (best == null || cost(c, r) < cost(best, r))) {
+                if (c.satisfies() && (best == null || Handling.below(cost(c, r), cost(best, r)))) {
                     best = c;
                 }
             }

@@ -303,6 +303,20 @@ class BeamFaultsTest {
         }
     }
 
+    /** What rounding leaves of a moment at a hinge asks for no bars: an f'c bw h² / 10 000 or less, as in the checks. */
+    @Test
+    void momentsOfRoundingAskForNoBars() {
+        BeamLine line = BeamLines.find(simple(450, 600, 6000, 20).solve()).get(0);
+        double negligible = 1e-4 * line.spans().get(0).material().fc() * 450 * 600 * 600;
+        for (double part : new double[] {1e-12, 0.9, 1.1}) {
+            double[] hogging = new double[line.stations().size()];
+            hogging[hogging.length - 1] = part * negligible;
+            List<BarRegion> top = new BarRegions(line, ACI, new Boost(line), hogging, new double[hogging.length]).top();
+            assertEquals(0, top.get(0).moment());
+            assertEquals(part > 1 ? part * negligible : 0, top.get(1).moment(), 1e-9 * negligible, part + " of it");
+        }
+    }
+
     /** Bars of 14 m lap; eight T32 in a web of 450 leave no room beside a lap where a second layer bars the way. */
     @Test
     void lapsNeedRoom() {

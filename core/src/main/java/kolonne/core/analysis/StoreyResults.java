@@ -13,6 +13,9 @@ import kolonne.core.model.Storey;
 
 /** Drift and shear of every storey, mass and centre of mass of every floor. */
 public final class StoreyResults {
+    /** Joints of a level differ in height by less, as floors of some programs do [mm]. */
+    private static final double MEETS = 0.1;
+
     private static final double GRAVITY = 9.80665;
     /** Joints this near to a floor's elevation belong to it [mm]. */
     private static final double ON_FLOOR = 50;
@@ -59,12 +62,12 @@ public final class StoreyResults {
         return out;
     }
 
-    /** Columns whose axis crosses a level. */
+    /** Columns whose axis crosses a level; of two that meet there the lower one, so that each line of columns counts once. */
     public static List<Member> columnsAt(BuildingIndex index, double z) {
         return index.building().members().stream()
                 .filter(m -> m.role() == Role.COLUMN)
-                .filter(m -> Math.min(z(index, m.start()), z(index, m.end())) < z
-                        && Math.max(z(index, m.start()), z(index, m.end())) > z)
+                .filter(m -> Math.min(z(index, m.start()), z(index, m.end())) < z - MEETS
+                        && Math.max(z(index, m.start()), z(index, m.end())) >= z - MEETS)
                 .toList();
     }
 
@@ -96,15 +99,16 @@ public final class StoreyResults {
         return new Row(above.id(), below.elevation(), above.elevation(), drift, worst, shear);
     }
 
-    /** Shear of a column in global X and Y [N], as the part above pushes the part below; the axial force of a raker counts. */
+    /** Shear of a column at its foot in global X and Y [N], as the part above pushes the part below; the axial force of a raker counts. */
     private double[] shear(Member m, int loadCase) {
         Joint i = index.joint(m.start());
         Joint j = index.joint(m.end());
         double[][] axes = LocalAxes.of(i, j, m.angle());
         int number = index.memberNumber(m.id());
-        double n = a.force(number, loadCase, 0, Analysis.N);
-        double vy = a.force(number, loadCase, 0, Analysis.VY);
-        double vz = a.force(number, loadCase, 0, Analysis.VZ);
+        int foot = j.z() > i.z() ? 0 : a.stationCount(number) - 1;
+        double n = a.force(number, loadCase, foot, Analysis.N);
+        double vy = a.force(number, loadCase, foot, Analysis.VY);
+        double vz = a.force(number, loadCase, foot, Analysis.VZ);
         double up = j.z() > i.z() ? -1 : 1;
         double[] out = new double[2];
         for (int g = 0; g < 2; g++) {

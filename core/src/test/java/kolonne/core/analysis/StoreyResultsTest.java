@@ -4,13 +4,19 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import kolonne.core.demand.Demands;
+import kolonne.core.demand.SwayIndex;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.CaseKind;
 import kolonne.core.model.Diaphragm;
+import kolonne.core.model.Direction;
 import kolonne.core.model.LoadCase;
+import kolonne.core.model.Member;
+import kolonne.core.model.MemberLoad;
 import kolonne.core.model.ModelBuilder;
+import kolonne.core.model.Purpose;
 import kolonne.core.model.Storey;
 import org.junit.jupiter.api.Test;
 
@@ -58,6 +64,49 @@ class StoreyResultsTest {
         assertEquals(mean, rows.get(1).drift()[0], 1e-9);
         assertTrue(rows.get(1).worst()[0] * 3500 >= mean - 1e-9, "a floor that turns drifts more at one side");
         assertEquals(3500, rows.get(1).height());
+    }
+
+    /**
+     * A column with a joint at half its storey, as where a landing meets it, one drawn from its head and one pushed all along: each counts once, at its foot. The
+     * index of a storey (6.6.4.4.1, Q = ΣPu Δo / (Vu lc)) is that of the same frame with whole columns.
+     */
+    @Test
+    void everyColumnOfAStoreyCountsOnceWhereverItsJointsLie() {
+        ModelBuilder whole = tower().push("J20", 30_000, 4_000, -500_000).push("J13", 20_000, 0, -900_000);
+        ModelBuilder split = tower().push("J20", 30_000, 4_000, -500_000).push("J13", 20_000, 0, -900_000);
+        for (ModelBuilder b : List.of(whole, split)) {
+            b.memberLoads.add(
+                    new MemberLoad("P", "c11", MemberLoad.Kind.DISTRIBUTED, Direction.GLOBAL_X, 0, 3500, 2, 2));
+        }
+        Member c13 = split.members.stream()
+                .filter(m -> m.id().equals("c13"))
+                .findFirst()
+                .orElseThrow();
+        Member c11 = split.members.stream()
+                .filter(m -> m.id().equals("c11"))
+                .findFirst()
+                .orElseThrow();
+        split.members.removeAll(List.of(c13, c11));
+        split.joint("half", 6000, 4000, 1750).column("c13", "J03", "half").column("c13b", "half", "J13");
+        split.column("c11", "J11", "J01");
+        for (ModelBuilder b : List.of(whole, split)) {
+            List<StoreyResults.Row> rows = StoreyResults.of(b.solve(), 0);
+            assertEquals(57_000, rows.get(0).shear()[0], 1e-3);
+            assertEquals(4_000, rows.get(0).shear()[1], 1e-3);
+            assertEquals(30_000, rows.get(1).shear()[0], 1e-3);
+        }
+        List<SwayIndex.StoreySway> one = sway(whole);
+        List<SwayIndex.StoreySway> other = sway(split);
+        assertEquals(2, one.size());
+        for (int i = 0; i < 2; i++) {
+            assertTrue(one.get(i).qx() > 1e-3, one.toString());
+            assertEquals(one.get(i).qx(), other.get(i).qx(), 1e-9);
+            assertEquals(one.get(i).qy(), other.get(i).qy(), 1e-9);
+        }
+    }
+
+    private static List<SwayIndex.StoreySway> sway(ModelBuilder b) {
+        return SwayIndex.of(new Demands(b.solve(), Purpose.STRENGTH)).storeys();
     }
 
     @Test

@@ -139,8 +139,9 @@ final class AppliedLoads {
     }
 
     /** Sum of a load on a member in global components [N]; nought for moments. */
-    static double[] total(BuildingIndex index, MemberLoad l) {
-        Member m = index.building().members().get(index.memberNumber(l.member()));
+    static double[] total(BuildingIndex index, MemberLoad given) {
+        Member m = index.building().members().get(index.memberNumber(given.member()));
+        MemberLoad l = given.on(index.length(m));
         double[][] axes = LocalAxes.of(index.joint(m.start()), index.joint(m.end()), m.angle());
         double size = moment(l)
                 ? 0
@@ -163,8 +164,9 @@ final class AppliedLoads {
         return l.direction().isProjected() && l.kind().spread() ? Math.sqrt(Math.max(0, 1 - along * along)) : 1;
     }
 
-    private SpanLoad local(MemberLoad l) {
-        Element e = elements[index.memberNumber(l.member())];
+    private SpanLoad local(MemberLoad given) {
+        Element e = elements[index.memberNumber(given.member())];
+        MemberLoad l = given.on(e.length);
         double[][] axes = e.axes;
         int axis = l.direction().axis();
         double[] unit = new double[3];

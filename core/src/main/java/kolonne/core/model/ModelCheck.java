@@ -496,7 +496,7 @@ public final class ModelCheck {
     }
 
     private void placeOf(MemberLoad l, String where, double length) {
-        double tolerance = 1e-6 * length;
+        double tolerance = MemberLoad.PAST_END;
         if (l.kind() == MemberLoad.Kind.DISTRIBUTED
                 && Math.max(Math.abs(l.w1()), Math.abs(l.w2())) > ABSURD_LINE_LOAD) {
             note(
@@ -511,7 +511,7 @@ public final class ModelCheck {
         boolean single = !l.kind().spread();
         if (!(l.from() >= -tolerance)
                 || !(l.from() <= length + tolerance)
-                || !single && (!(l.to() > l.from()) || !(l.to() <= length + tolerance))) {
+                || !single && (!(l.on(length).to() > l.on(length).from()) || !(l.to() <= length + tolerance))) {
             fail(
                     "load.place",
                     where,

@@ -14,7 +14,9 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.beam.line.BeamLines;
 import kolonne.core.check.CheckResult;
+import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.drawing.Drawing;
 import kolonne.core.drawing.Layer;
@@ -209,6 +211,31 @@ class DrawnOtherwiseTest {
             uses.forEach((kind, use) ->
                     assertEquals(use, other.get(member).get(kind), 1e-6 * Math.max(1, use), member + " " + kind));
         });
+    }
+
+    /** Marks follow the plan, not the digits that a program writes coordinates with. */
+    @Test
+    void marksAreTheSameWhereCoordinatesAreRounded() {
+        Random random = new Random(13);
+        List<Joint> rounded = BUILDING.joints().stream()
+                .map(j -> new Joint(j.id(), off(j.x(), random), off(j.y(), random), off(j.z(), random)))
+                .toList();
+        assertEquals(marks(BUILDING), marks(with(BUILDING, rounded, BUILDING.members(), BUILDING.memberLoads())));
+    }
+
+    private static double off(double coordinate, Random random) {
+        return coordinate + 0.1 * (random.nextDouble() - 0.5);
+    }
+
+    /** By the members that they are of. */
+    private static Map<String, String> marks(Building b) {
+        var analysis = FrameAnalysis.solve(new BuildingIndex(b));
+        Map<String, String> out = new TreeMap<>();
+        BeamLines.find(analysis)
+                .forEach(l -> l.spans().forEach(s -> s.members().forEach(m -> out.put(m.id(), l.mark()))));
+        ColumnStacks.find(analysis.index())
+                .forEach(c -> c.lifts().forEach(l -> out.put(l.member(), c.mark() + " " + l.number())));
+        return out;
     }
 
     /** Turned columns stand on the plans as they are turned. */

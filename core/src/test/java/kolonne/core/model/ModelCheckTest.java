@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import kolonne.core.analysis.Analysis;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.finding.Finding;
@@ -134,6 +135,40 @@ class ModelCheckTest {
                 fault("joint.unused", b -> b.joint("lonely", 1, 2, 3)),
                 fault("load.place", b -> b.point("m", Double.NaN, 1)),
                 fault("load.place", b -> b.spread("m", -100, 3000, 1, 1)));
+    }
+
+    /** Files round lengths: a load that reaches a millimetre past its member is one to its end, and one that lies past it is none. */
+    @Test
+    void loadsMayReachPastTheEndsByWhatFilesRound() {
+        ModelBuilder exact = beam().spread("m", 0, 6000, 10, 20).point("m", 6000, 5e3);
+        ModelBuilder past = beam().spread("m", -0.7, 6000.8, 10, 20).point("m", 6000.9, 5e3);
+        assertEquals(List.of(), ModelCheck.run(past.building()));
+        Analysis one = exact.solve();
+        Analysis other = past.solve();
+        assertEquals(one.applied(0, 2), other.applied(0, 2), 1e-6);
+        for (int s = 0; s < one.stationCount(0); s++) {
+            assertEquals(one.force(0, 0, s, Analysis.MY), other.force(0, 0, s, Analysis.MY), 1);
+            assertEquals(one.force(0, 0, s, Analysis.VZ), other.force(0, 0, s, Analysis.VZ), 1e-3);
+        }
+        for (ModelBuilder b : List.of(
+                beam().spread("m", 0, 6001.2, 1, 1),
+                beam().point("m", -1.2, 1),
+                beam().spread("m", 6000.2, 6000.9, 1, 1))) {
+            assertEquals(
+                    List.of("load.place"),
+                    ModelCheck.run(b.building()).stream().map(Finding::code).toList());
+        }
+    }
+
+    private static ModelBuilder beam() {
+        return new ModelBuilder()
+                .section("S", 300, 500)
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .beam("m", "A", "B")
+                .fixed("A")
+                .fixed("B")
+                .point("m", 3000, 1);
     }
 
     /** What would count twice or vanish, and numbers beyond anything that is built. */

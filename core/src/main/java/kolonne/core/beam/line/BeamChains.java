@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import kolonne.core.mark.Chain;
+import kolonne.core.mark.PlanOrder;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Joint;
 import kolonne.core.model.Member;
@@ -66,9 +67,9 @@ public final class BeamChains {
                 chains.add(chain);
             }
         }
-        chains.sort(Comparator.comparingDouble((List<Step> c) -> first(c).z())
-                .thenComparingDouble(c -> -Math.rint(first(c).y()))
-                .thenComparingDouble(c -> first(c).x())
+        chains.sort(Comparator.comparingDouble((List<Step> c) -> PlanOrder.row(first(c).z()))
+                .thenComparingDouble(c -> -PlanOrder.row(first(c).y()))
+                .thenComparingDouble(c -> PlanOrder.row(first(c).x()))
                 .thenComparing(c -> c.get(0).member().id()));
         return chains.stream().map(this::found).toList();
     }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
 import kolonne.core.mark.Chain;
+import kolonne.core.mark.PlanOrder;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.GridNames;
 import kolonne.core.model.Joint;
@@ -47,9 +48,9 @@ public final class ColumnChains {
             }
         }
         chains.sort(Comparator.comparingDouble(
-                        (List<Member> c) -> Math.rint(index.lower(c.get(0)).x()))
-                .thenComparingDouble(c -> index.lower(c.get(0)).y())
-                .thenComparingDouble(c -> index.lower(c.get(0)).z())
+                        (List<Member> c) -> PlanOrder.row(index.lower(c.get(0)).x()))
+                .thenComparingDouble(c -> PlanOrder.row(index.lower(c.get(0)).y()))
+                .thenComparingDouble(c -> PlanOrder.row(index.lower(c.get(0)).z()))
                 .thenComparing(c -> c.get(0).id()));
         return chains;
     }

@@ -84,6 +84,9 @@ public final class LayerSpacers {
             }
         }
         double length = length(span);
+        if (length <= 0) {
+            return; // a web that is all cover, which other checks tell
+        }
         places.forEach(
                 (l, at) -> out.add(new BeamCage.Spacers(span.number(), face, layer, l.bar(), l.level(), length, at)));
     }

@@ -22,7 +22,8 @@ public interface DesignMapper {
     @Insert("INSERT INTO design_part (design_id, part, content) VALUES (#{id}, #{part}, #{content})")
     int insertPart(@Param("id") String id, @Param("part") int part, @Param("content") byte[] content);
 
-    @Select("SELECT id FROM design WHERE project_id = #{project} ORDER BY made_at DESC, id")
+    /** The newest first; of those that were made in one millisecond the later version. */
+    @Select("SELECT id FROM design WHERE project_id = #{project} ORDER BY made_at DESC, version DESC, id")
     List<String> ofProject(String project);
 
     @Select("SELECT version FROM design WHERE project_id = #{project} AND build = #{build} ORDER BY version DESC")

@@ -16,6 +16,9 @@ public final class StoreyResults {
     /** Joints of a level differ in height by less, as floors of some programs do [mm]. */
     private static final double MEETS = 0.1;
 
+    /** A support so far beneath the lowest floor that is listed stands on a level of its own [mm]. */
+    private static final double UNLISTED = 500;
+
     private static final double GRAVITY = 9.80665;
     /** Joints this near to a floor's elevation belong to it [mm]. */
     private static final double ON_FLOOR = 50;
@@ -52,12 +55,27 @@ public final class StoreyResults {
     /** Storeys from the lowest up; a storey without columns is left out. */
     public static List<Row> of(Analysis a, int loadCase) {
         StoreyResults r = new StoreyResults(a);
+        List<Storey> levels = levels(a.index());
         List<Row> out = new ArrayList<>();
-        for (int i = 0; i + 1 < r.floors.size(); i++) {
-            Row row = r.row(r.floors.get(i), r.floors.get(i + 1), loadCase);
+        for (int i = 0; i + 1 < levels.size(); i++) {
+            Row row = r.row(levels.get(i), levels.get(i + 1), loadCase);
             if (row != null) {
                 out.add(row);
             }
+        }
+        return out;
+    }
+
+    /** What storeys lie between, from the lowest up: the floors, and the lowest support where the model lists no floor that deep. */
+    public static List<Storey> levels(BuildingIndex index) {
+        List<Storey> out = new ArrayList<>(index.building().storeys());
+        out.sort(Comparator.comparingDouble(Storey::elevation));
+        double lowest = index.building().supports().stream()
+                .mapToDouble(s -> index.joint(s.joint()).z())
+                .min()
+                .orElse(Double.POSITIVE_INFINITY);
+        if (!out.isEmpty() && lowest < out.get(0).elevation() - UNLISTED) {
+            out.add(0, new Storey("", "", lowest));
         }
         return out;
     }

@@ -21,8 +21,8 @@ import kolonne.core.model.Role;
 public final class Sidesway {
     /** Plan directions within this sine of an axis count as along it. */
     private static final double ALONG = 0.045;
-    /** A beam belongs to the storeys that reach within this of its level [mm]. */
-    private static final double LEVEL = 2;
+    /** A beam belongs to the storeys that reach within this of its level, wherever its floor is listed [mm]. */
+    private static final double LEVEL = 150;
 
     private final Basis basis;
     private final SwayIndex index;

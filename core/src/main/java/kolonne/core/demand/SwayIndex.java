@@ -1,7 +1,6 @@
 package kolonne.core.demand;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
@@ -23,6 +22,11 @@ public final class SwayIndex {
     /** Drift over height from which sidesway is appreciable (ACI 318-19 R6.6.4.6.1: lc / 1500). */
     private static final double APPRECIABLE = 1.0 / 1500;
 
+    /** A lift that reaches into a storey by less is not of it: floors are listed at the top of slabs or in the middle of beams [mm]. */
+    private static final double SLACK = 100;
+    /** What is less high is no lift but where a beam lies: all storeys that it touches count [mm]. */
+    private static final double LIFT = 1000;
+
     private final List<StoreySway> storeys;
     private final boolean[] sidesway;
 
@@ -43,8 +47,9 @@ public final class SwayIndex {
     /** The largest index among the storeys that a lift passes through, along X or Y; NaN where none is known. */
     public double of(double base, double top, boolean alongX) {
         double worst = Double.NaN;
+        double slack = top - base > LIFT ? SLACK : 1;
         for (StoreySway s : storeys) {
-            boolean passes = s.base() < top - 1 && s.top() > base + 1;
+            boolean passes = s.base() < top - slack && s.top() > base + slack;
             if (passes && (alongX ? s.knownX() : s.knownY())) {
                 double q = alongX ? s.qx() : s.qy();
                 worst = Double.isNaN(worst) ? q : Math.max(worst, q);
@@ -55,10 +60,8 @@ public final class SwayIndex {
 
     public static SwayIndex of(Demands strength) {
         BuildingIndex index = strength.analysis().index();
-        List<Double> levels = new ArrayList<>();
-        index.building().storeys().stream()
-                .sorted(Comparator.comparingDouble(Storey::elevation))
-                .forEach(s -> levels.add(s.elevation()));
+        List<Double> levels =
+                StoreyResults.levels(index).stream().map(Storey::elevation).toList();
         Analysis a = strength.analysis();
         List<List<StoreyResults.Row>> all = IntStream.range(
                         0, index.building().loadCases().size())

@@ -10,10 +10,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.local.LocalSettings;
-import kolonne.core.basis.part.Sway;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.line.BeamLine;
@@ -21,6 +21,7 @@ import kolonne.core.code.Slenderness;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.choice.ColumnDesigner;
 import kolonne.core.column.line.ColumnStack;
+import kolonne.core.demand.Sidesway;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.joint.BeamsAtJoints;
@@ -310,20 +311,25 @@ public record BuildingDesign(
                 .count();
     }
 
+    /** Whether the sway of every lift is looked after in both directions. */
+    private boolean swayKnown(ColumnStack stack) {
+        Sidesway sway = contexts.of(stack).sway();
+        return stack.lifts().stream()
+                .allMatch(l ->
+                        Stream.of(l.aboutX(), l.aboutY()).allMatch(u -> sway.known(l.base(), l.top(), u.ux(), u.uy())));
+    }
+
     /** What concerns the building as a whole. */
     public List<Finding> findings() {
-        boolean asked =
-                basis.frame().swayX() == Sway.FROM_MODEL || basis.frame().swayY() == Sway.FROM_MODEL;
-        boolean known = columns.isEmpty()
-                || !contexts.columns().sway().storeys().isEmpty()
-                        && contexts.columns().sway().storeys().stream().allMatch(s -> s.knownX() && s.knownY());
         List<Finding> out = new ArrayList<>();
-        if (asked && !known) {
+        long unknown = columns.stream().filter(c -> !swayKnown(c.stack())).count();
+        if (unknown > 0) {
             out.add(Finding.note(
                     "sway.unknown",
                     "frame",
-                    "For some storeys the sway index is not known, since no "
-                            + "wind or earthquake case shears them or the model lists no storeys: their columns are designed as braced.",
+                    "The sway index of storeys that " + unknown + " of " + columns.size()
+                            + " column stacks pass through is not known, since no wind or earthquake case shears them or the model does not list their floors: "
+                            + "there the columns are designed as braced.",
                     "Add storeys and lateral load cases, or set the sway in the basis to braced."));
         }
         leaning(out);

@@ -4,14 +4,18 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import kolonne.core.basis.Basis;
 import kolonne.core.demand.Demands;
 import kolonne.core.demand.SwayIndex;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
+import kolonne.core.design.BuildingDesigner;
+import kolonne.core.finding.Finding;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.CaseKind;
 import kolonne.core.model.Diaphragm;
 import kolonne.core.model.Direction;
+import kolonne.core.model.JointLoad;
 import kolonne.core.model.LoadCase;
 import kolonne.core.model.Member;
 import kolonne.core.model.MemberLoad;
@@ -103,6 +107,46 @@ class StoreyResultsTest {
             assertEquals(one.get(i).qx(), other.get(i).qx(), 1e-9);
             assertEquals(one.get(i).qy(), other.get(i).qy(), 1e-9);
         }
+    }
+
+    /** Programs leave out the level that the columns stand on, or list floors at the top of their slabs: the lowest storey is one all the same. */
+    @Test
+    void theLowestStoreyStandsOnTheSupports() {
+        ModelBuilder all = tower().push("J20", 30_000, 4_000, -500_000).push("J13", 20_000, 0, -900_000);
+        ModelBuilder some = tower().push("J20", 30_000, 4_000, -500_000).push("J13", 20_000, 0, -900_000);
+        some.storeys.remove(0);
+        assertEquals(sway(all), sway(some));
+        List<StoreyResults.Row> rows = StoreyResults.of(some.solve(), 0);
+        assertEquals(
+                List.of("F1", "F2"),
+                rows.stream().map(StoreyResults.Row::storey).toList());
+        assertEquals(0, rows.get(0).base());
+        assertEquals(50_000, rows.get(0).shear()[0], 1e-3);
+        // a lift is of the storey that it fills, not of the next one that begins 20 mm beneath its head
+        SwayIndex index = SwayIndex.of(new Demands(all.solve(), Purpose.STRENGTH));
+        assertEquals(index.storeys().get(0).qx(), index.of(20, 3520, true), 1e-12);
+        assertEquals(index.storeys().get(1).qx(), index.of(3480, 6980, true), 1e-12);
+        assertTrue(Double.isNaN(index.of(7000, 10_500, true)), "above the highest floor");
+    }
+
+    /** Columns of a storey whose floor is not listed are designed as braced, and that is said. */
+    @Test
+    void whatIsNotKnownOfASwayIsTold() {
+        ModelBuilder b = tower().push("J20", 30_000, 0, -500_000).push("J13", 20_000, 0, -900_000);
+        b.cases.add(new LoadCase("W", "wind along Y", CaseKind.WIND, 0));
+        b.jointLoads.add(new JointLoad("W", "J20", 0, 10_000, 0, 0, 0, 0));
+        b.combine("K", java.util.Map.of("P", 1.0, "W", 1.0));
+        assertTrue(told(b).isEmpty(), told(b).toString());
+        b.storeys.remove(2);
+        assertTrue(told(b).toString().contains("4 of 4 column stacks"), told(b).toString());
+    }
+
+    private static List<Finding> told(ModelBuilder b) {
+        return BuildingDesigner.design(b.solve(), Basis.standard(false), BuildingDesigner.Progress.NONE)
+                .findings()
+                .stream()
+                .filter(f -> f.code().equals("sway.unknown"))
+                .toList();
     }
 
     private static List<SwayIndex.StoreySway> sway(ModelBuilder b) {

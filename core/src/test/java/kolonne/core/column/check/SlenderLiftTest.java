@@ -29,9 +29,11 @@ import kolonne.core.finding.Finding;
 import kolonne.core.model.CaseKind;
 import kolonne.core.model.Direction;
 import kolonne.core.model.JointLoad;
+import kolonne.core.model.Member;
 import kolonne.core.model.MemberLoad;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Section;
+import kolonne.core.model.Storey;
 import kolonne.core.model.Support;
 import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
@@ -321,6 +323,23 @@ class SlenderLiftTest {
         double wind = a.force(2, 1, 0, Analysis.MY);
         assertEquals(gravity + s.magnifier(0, 5000, true) * wind, s.strength().at(2, 0, 0, Analysis.MY), 1);
         assertTrue(s.strength().magnifier(2) > 1.05);
+    }
+
+    /** Floors are listed at the top of slabs where joints lie in the middle of beams, or the other way: columns and beams are of the same storeys. */
+    @Test
+    void floorsMayBeListedBesideTheirJoints() {
+        ModelBuilder exact = ModelBuilder.portal(250e3, CaseKind.WIND, true);
+        Sidesway one = Sidesway.of(exact.solve(), ACI);
+        assertTrue(one.magnifier(0, 5000, true) > 1.05);
+        for (double off : new double[] {-40, 40}) {
+            ModelBuilder beside = ModelBuilder.portal(250e3, CaseKind.WIND, true);
+            beside.storeys.replaceAll(s -> new Storey(s.id(), s.name(), s.elevation() + off));
+            Analysis a = beside.solve();
+            Sidesway other = Sidesway.of(a, ACI);
+            assertEquals(one.magnifier(0, 5000, true), other.magnifier(0, 5000, true), 1e-9);
+            Member beam = a.index().member("b");
+            assertEquals(one.magnifier(0, 5000, true), other.ofBeam(a.index(), beam), 1e-9, "beam");
+        }
     }
 
     /** A storey with Q above one: columns and beams fail by name, and nothing that is told is infinite or no number. */

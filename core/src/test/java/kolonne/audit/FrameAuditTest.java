@@ -156,6 +156,24 @@ class FrameAuditTest {
         assertTrue(compared[0] > 10, compared[0] + " lifts");
     }
 
+    /** 18.7.6.1.1: what beams bring to a column's shear is with 1.25 fy, also where their joints (18.4.4.7.2) take fy. */
+    private void beamsBringTheirProbableMoments() {
+        int ends = 0;
+        for (ColumnDesign c : d.columns()) {
+            for (var l : c.stack().lifts()) {
+                var index = d.analysis().index();
+                var at = index.upper(index.member(l.member())).id();
+                for (var e : d.contexts().of(c.stack()).beams().at(at)) {
+                    assertEquals(e.nominal(), e.factored());
+                    // less than 1.25, since the lever becomes shorter
+                    assertEquals(1.18, e.probable().hogging() / e.nominal().hogging(), 0.08);
+                    ends++;
+                }
+            }
+        }
+        assertTrue(ends > 20, ends + " ends");
+    }
+
     /**
      * Members outside the system that resists earthquakes (18.14.3.3(c)): the hoops of 18.7.5 and the shear of 18.7.6 as in special frames, neither
      * the proportions of 18.7.2 nor the strength of 18.7.3.
@@ -163,6 +181,7 @@ class FrameAuditTest {
     @Test
     void columnsOutsideTheSystem() {
         read(Ductility.OUTSIDE);
+        beamsBringTheirProbableMoments();
         confinement();
         hoopsStandCloseEnough();
         shearFromTheEndsIsCarriedByHoops();

@@ -82,6 +82,7 @@ final class BeamEnds {
                         DuctileSpans.applies(line, s) && !hinged(s, left, at),
                         strength(d, s, x, bars, 1),
                         strength(d, s, x, bars, rules.columns().joints().steelFactor()),
+                        strength(d, s, x, bars, Math.max(1, rules.columns().steelFactor())),
                         bars.areaAt(x, BeamCage.Face.TOP),
                         bars.areaAt(x, BeamCage.Face.BOTTOM),
                         runsThrough(d, bars, s, x)));

@@ -9,7 +9,8 @@ package kolonne.core.joint;
  * @param fc       of its concrete [MPa]
  * @param frame    whether it brings moments when the frame sways: no bracket, no hinge
  * @param nominal  strengths with the bars' yield strength
- * @param factored the same with the yield strength that the frame's joints and columns are to stand
+ * @param factored the same with the yield strength that the frame's joints are to stand
+ * @param probable the same with the yield strength that its columns are to stand
  * @param through  whether it has the code's least steel running through on both faces, and so holds a joint across
  */
 public record BeamEnd(
@@ -22,6 +23,7 @@ public record BeamEnd(
         boolean frame,
         Strength nominal,
         Strength factored,
+        Strength probable,
         double topArea,
         double bottomArea,
         boolean through) {

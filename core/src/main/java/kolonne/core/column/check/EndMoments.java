@@ -115,7 +115,7 @@ public final class EndMoments {
                 + (other >= 0 && other < stack.lifts().size()
                         ? stiffness(stack.lifts().get(other), axis)
                         : 0);
-        return f.moment(BeamEnd::factored) * own / all;
+        return f.moment(BeamEnd::probable) * own / all;
     }
 
     /** The beams at a lift's joint along x (0) or y (1). */

@@ -146,6 +146,7 @@ final class PlainJointCheck {
                         !r.frees(Release.HORIZONTAL_AXIS),
                         UNKNOWN,
                         UNKNOWN,
+                        UNKNOWN,
                         0,
                         0,
                         false));

@@ -38,7 +38,7 @@ class FrameColumnsByHandTest {
     private static final BeamEnd.Strength PROBABLE = new BeamEnd.Strength(370e6, 250e6);
 
     private static BeamEnd beam(double ux, double uy, boolean frame, double width, boolean through) {
-        return new BeamEnd("B", ux, uy, width, 600, 30, frame, NOMINAL, PROBABLE, 1500, 1000, through);
+        return new BeamEnd("B", ux, uy, width, 600, 30, frame, NOMINAL, PROBABLE, PROBABLE, 1500, 1000, through);
     }
 
     /** 500 × 500, lifts of 3600, 1000 kN on top, an earthquake of 50 kN; beams of 600 along x (bays of 6 m) at both floors. */
@@ -271,7 +271,7 @@ class FrameColumnsByHandTest {
                 List.of(),
                 unmet.stream().filter(k -> !k.startsWith("joint-shear")).toList());
         BeamEnd.Strength strong = new BeamEnd.Strength(3000e6, 3000e6);
-        BeamEnd e = new BeamEnd("B", 1, 0, 300, 600, 30, true, strong, strong, 9000, 9000, true);
+        BeamEnd e = new BeamEnd("B", 1, 0, 300, 600, 30, true, strong, strong, strong, 9000, 9000, true);
         ColumnContext heavy = context(Ductility.SPECIAL, List.of(e), List.of(e));
         assertTrue(ColumnDesigner.design(stack(heavy), heavy).findings().stream()
                 .anyMatch(f -> f.code().equals("joint-strength")));

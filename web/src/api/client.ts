@@ -108,6 +108,7 @@ export type SectionEntry = Partial<Omit<Schemas['Entry'], 'shape' | 'bars' | 'st
   stirrups?: Partial<Schemas['StirrupEntry']>
   forces: Partial<Schemas['ForceEntry']>[]
 }
+export type KeptSection = Omit<Schemas['KeptSection'], 'section'> & { section: SectionEntry }
 export type Strains = Schemas['Strains']
 export type SectionAnswer = Schemas['SectionAnswer']
 
@@ -217,13 +218,12 @@ export const api = {
       signal,
     }),
   sectionPaper: async (entry: SectionEntry) => (await answered('/api/sections/pdf', post(entry))).blob(),
+  keptSections: (signal?: AbortSignal) => request<{ sections: KeptSection[] }>('/api/sections', { signal }),
+  keepSection: (entry: SectionEntry) => request<{ sections: KeptSection[] }>('/api/sections', send('PUT', entry)),
+  forgetSection: (name: string) =>
+    request<{ sections: KeptSection[] }>(`/api/sections?name=${encodeURIComponent(name)}`, { method: 'DELETE' }),
   bases: (signal?: AbortSignal) => request<{ bases: KeptBasis[] }>('/api/bases', { signal }),
-  keepBasis: (basis: Basis) =>
-    request<{ bases: KeptBasis[] }>('/api/bases', {
-      method: 'PUT',
-      body: JSON.stringify(basis),
-      headers: { 'Content-Type': 'application/json' },
-    }),
+  keepBasis: (basis: Basis) => request<{ bases: KeptBasis[] }>('/api/bases', send('PUT', basis)),
   forgetBasis: (name: string) =>
     request<{ bases: KeptBasis[] }>(`/api/bases?name=${encodeURIComponent(name)}`, { method: 'DELETE' }),
   /** @param basis as its file has it, so that what is wrong with it is told by the server */

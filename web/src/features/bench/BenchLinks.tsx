@@ -2,10 +2,8 @@ import { lazy } from 'react'
 import type { Column, Demand, HandLifts, Lift } from '../../api/client'
 import type { Units } from '../../lib/units'
 import { useMayEdit } from '../people/session'
-import { KEY } from './keptKey'
 import { ToBench } from './ToBench'
 
-// only where something is kept
 const KeptBars = lazy(() => import('./KeptBars'))
 
 /** What leads from the sheet of a column to the bench, and from there to it. */
@@ -20,7 +18,7 @@ export default function BenchLinks(p: {
   const may = useMayEdit()
   return (
     <>
-      {p.demands.length > 0 && <ToBench {...p} />} {may && localStorage.getItem(KEY) && <KeptBars {...p} />}
+      {p.demands.length > 0 && <ToBench {...p} />} {may && <KeptBars {...p} />}
     </>
   )
 }

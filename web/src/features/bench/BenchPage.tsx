@@ -149,7 +149,7 @@ export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) 
             <Button size="small" onClick={kept.reset}>
               Start anew
             </Button>
-            <span className="soft">It is kept in this browser.</span>
+            <span className="soft">This draft is kept in this browser.</span>
           </div>
         </div>
         <div className="sketch-picture">

@@ -4,11 +4,13 @@ import type { Units } from '../../lib/units'
 import { withLift } from '../column/lifts'
 import { arrangementOf } from './arrangement'
 import { fromLift, sizeOf } from './fromLift'
-import { keptSections } from './kept'
+import type { Bench } from './bench'
+import { useKeptSections } from './kept'
 
 /** Bars of sections that are kept from the bench and fit the lift: a choice sets them by hand. */
 export default function KeptBars(p: { column: Column; lift: Lift; units: Units; onSave: (h: HandLifts) => void }) {
-  const fitting = fits(p.column, p.lift, p.units)
+  const kept = useKeptSections().data ?? []
+  const fitting = fits(kept, p.column, p.lift, p.units)
   if (fitting.length === 0) return null
   return (
     <Select
@@ -27,9 +29,14 @@ export default function KeptBars(p: { column: Column; lift: Lift; units: Units; 
 }
 
 /** Those of the lift's section whose bars stand as a lift's do and are of sizes that the basis allows. */
-export function fits(column: Column, lift: Lift, units: Units): { name: string; bars: Partial<HandLift> }[] {
+export function fits(
+  kept: Bench[],
+  column: Column,
+  lift: Lift,
+  units: Units,
+): { name: string; bars: Partial<HandLift> }[] {
   const size = sizeOf(fromLift(column, lift, [], '', units))
-  return keptSections().flatMap((k) => {
+  return kept.flatMap((k) => {
     if (k.use !== 'column' || sizeOf(k) !== size || !k.bars.every((b) => column.sizes.includes(b.bar))) return []
     const bars = arrangementOf(k)
     return 'trouble' in bars ? [] : [{ name: k.name, bars }]

@@ -1,24 +1,23 @@
-import { App, Button, Select } from 'antd'
-import { useState } from 'react'
+import { App, Button, Select, Tooltip } from 'antd'
 import type { Bench } from './bench'
-import { forget, keep, keptSections } from './kept'
+import { useKeeping, useKeptSections } from './kept'
 
-/** Keeps the section of the bench under its name, and opens or forgets those that are kept. */
+/** Keeps the section of the bench under its name for all projects, and opens or forgets those that are kept. */
 export function KeptMenu(p: { bench: Bench; onOpen: (b: Bench) => void }) {
   const { message } = App.useApp()
-  const [kept, setKept] = useState(keptSections)
+  const kept = useKeptSections().data ?? []
+  const { keep, forget } = useKeeping(
+    (name) => void message.success(`Kept as “${name}”: the sheets of columns that it fits offer its bars.`),
+    (why) => void message.error(why, 8),
+  )
   const mine = kept.some((k) => k.name === p.bench.name)
-  const take = () => {
-    if (!keep(p.bench))
-      return void message.error('A hundred sections are kept already: forget one that is not used any more.')
-    setKept(keptSections())
-    void message.success(`Kept as “${p.bench.name}”: the sheets of columns that it fits offer its bars.`)
-  }
   return (
     <>
-      <Button size="small" onClick={take}>
-        Keep
-      </Button>
+      <Tooltip title="Under its name, for all projects; the sheets of columns that it fits offer its bars.">
+        <Button size="small" loading={keep.isPending} onClick={() => keep.mutate(p.bench)}>
+          {mine ? 'Keep in its place' : 'Keep'}
+        </Button>
+      </Tooltip>
       {kept.length > 0 && (
         <Select
           size="small"
@@ -32,13 +31,7 @@ export function KeptMenu(p: { bench: Bench; onOpen: (b: Bench) => void }) {
         />
       )}
       {mine && (
-        <Button
-          size="small"
-          onClick={() => {
-            forget(p.bench.name)
-            setKept(keptSections())
-          }}
-        >
+        <Button size="small" loading={forget.isPending} onClick={() => forget.mutate(p.bench.name)}>
           Forget
         </Button>
       )}

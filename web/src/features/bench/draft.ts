@@ -127,7 +127,7 @@ export function toCode(b: Bench, code: string, us: boolean, bars: string[]): Ben
 /** The draft of a downloaded list; undefined where the text is none. */
 export function read(text: string): Bench | undefined {
   try {
-    const all = JSON.parse(text) as { sections?: ReturnType<typeof entryOf>[] }
+    const all = JSON.parse(text) as { sections?: SectionEntry[] }
     const e = all.sections?.[0]
     return e ? fromEntry(e) : undefined
   } catch {
@@ -135,7 +135,8 @@ export function read(text: string): Bench | undefined {
   }
 }
 
-function fromEntry(e: ReturnType<typeof entryOf>): Bench {
+/** A section of a list as the bench takes it; what it leaves out takes the standard value. */
+export function fromEntry(e: SectionEntry): Bench {
   const { outline, openings, shape, ...sizes } = e.shape
   const corners = [outline ?? [], ...(openings ?? [])].map((r) => r.map((c) => c.join(' ')).join('\n')).join('\n\n')
   return {

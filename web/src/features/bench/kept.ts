@@ -1,13 +1,67 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { api, type ApiError, type KeptSection } from '../../api/client'
 import type { Bench } from './bench'
-import { KEY } from './keptKey'
+import { entryOf, fromEntry } from './draft'
 
-/** Sections that this browser keeps. */
-const MOST = 100
+const SECTIONS = ['sections']
+/** Where earlier versions kept sections in the browser alone. */
+const IN_BROWSER = 'kolonne.bench.kept'
 
-/** Sections that are kept under their names, by name. */
-export function keptSections(): Bench[] {
+const benches = (all: { sections: KeptSection[] }): Bench[] => all.sections.map((k) => fromEntry(k.section))
+
+/** Sections that are kept for all projects, by name. */
+export function useKeptSections() {
+  return useQuery({
+    queryKey: SECTIONS,
+    queryFn: async ({ signal }) => handOver(benches(await api.keptSections(signal))),
+  })
+}
+
+/** Keeping a section under its name, in place of one that has it, and forgetting one. */
+export function useKeeping(onKept: (name: string) => void, onRefused: (why: string) => void) {
+  const queries = useQueryClient()
+  const refused = (e: ApiError) => onRefused([e.message, e.findings?.[0]?.what ?? e.detail].join(' '))
+  const show = (all: { sections: KeptSection[] }) => queries.setQueryData(SECTIONS, benches(all))
+  const keep = useMutation<{ sections: KeptSection[] }, ApiError, Bench>({
+    mutationFn: (b) => api.keepSection(entryOf(b)),
+    onSuccess: (all, b) => {
+      show(all)
+      onKept(b.name)
+    },
+    onError: refused,
+  })
+  const forget = useMutation<{ sections: KeptSection[] }, ApiError, string>({
+    mutationFn: (name) => api.forgetSection(name),
+    onSuccess: show,
+    onError: refused,
+  })
+  return { keep, forget }
+}
+
+/** Brings sections that only this browser has to all others, under names that are free; those that are refused stay where they are. */
+async function handOver(kept: Bench[]): Promise<Bench[]> {
+  const own = inBrowser()
+  if (own.length === 0) return kept
+  const left: Bench[] = []
+  for (const b of own) {
+    const name = free(
+      b.name,
+      kept.map((k) => k.name),
+    )
+    try {
+      kept = benches(await api.keepSection(entryOf({ ...b, name })))
+    } catch {
+      left.push(b)
+    }
+  }
+  if (left.length > 0) localStorage.setItem(IN_BROWSER, JSON.stringify(left))
+  else localStorage.removeItem(IN_BROWSER)
+  return kept
+}
+
+function inBrowser(): Bench[] {
   try {
-    const all = JSON.parse(localStorage.getItem(KEY) ?? '[]') as unknown
+    const all = JSON.parse(localStorage.getItem(IN_BROWSER) ?? '[]') as unknown
     return Array.isArray(all) ? all.filter(isBench) : []
   } catch {
     return []
@@ -17,16 +71,8 @@ export function keptSections(): Bench[] {
 const isBench = (b: unknown): b is Bench =>
   typeof b === 'object' && b !== null && typeof (b as Bench).name === 'string' && Array.isArray((b as Bench).bars)
 
-/** Keeps a section under its name, in place of one that has it; answers false where there are too many. */
-export function keep(b: Bench): boolean {
-  const others = keptSections().filter((k) => k.name !== b.name)
-  if (others.length >= MOST) return false
-  store([...others, b])
-  return true
-}
-
-export const forget = (name: string) => store(keptSections().filter((k) => k.name !== name))
-
-function store(all: Bench[]) {
-  localStorage.setItem(KEY, JSON.stringify(all.sort((a, b) => a.name.localeCompare(b.name))))
+function free(name: string, taken: string[]): string {
+  let out = name
+  for (let n = 2; taken.includes(out); n++) out = `${name} (${n})`
+  return out
 }

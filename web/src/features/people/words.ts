@@ -28,6 +28,8 @@ export const DEEDS: Record<string, string> = {
   remove: 'removed the project for good',
   'keep-basis': 'kept a basis',
   'forget-basis': 'forgot a kept basis',
+  'keep-section': 'kept a section',
+  'forget-section': 'forgot a kept section',
   'sign-in': 'signed in',
   'sign-out-others': 'signed other browsers out',
   password: 'changed a password',

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
+import java.util.function.IntFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import kolonne.core.detail.BarItem;
@@ -40,7 +41,7 @@ public final class LikeBars {
         List<BarItem> out = new ArrayList<>();
         sum.forEach((key, b) -> {
             List<String> words = new ArrayList<>();
-            where.get(key).forEach((what, at) -> words.add(what + ", to " + heads(at, heads)));
+            where.get(key).forEach((what, at) -> words.add(what + ", to " + runs(at, heads::get)));
             out.add(new BarItem(String.join("; ", words), b.shape(), b.bar(), b.number(), b.dims(), b.cutLength()));
         });
         return out;
@@ -50,16 +51,16 @@ public final class LikeBars {
         return new BarItem(a.what(), a.shape(), a.bar(), a.number() + b.number(), a.dims(), a.cutLength());
     }
 
-    /** Storeys of lifts, those that follow one another as from and to. */
-    private static String heads(List<Integer> lifts, List<String> heads) {
+    /** What is numbered, those that follow one another as from and to. @param numbers rising */
+    private static String runs(List<Integer> numbers, IntFunction<String> name) {
         List<String> out = new ArrayList<>();
-        for (int i = 0; i < lifts.size(); i++) {
+        for (int i = 0; i < numbers.size(); i++) {
             int first = i;
-            while (i + 1 < lifts.size() && lifts.get(i + 1) == lifts.get(i) + 1) {
+            while (i + 1 < numbers.size() && numbers.get(i + 1) == numbers.get(i) + 1) {
                 i++;
             }
-            String last = heads.get(lifts.get(i));
-            out.add(i == first ? last : heads.get(lifts.get(first)) + (i == first + 1 ? ", " : "–") + last);
+            String last = name.apply(numbers.get(i));
+            out.add(i == first ? last : name.apply(numbers.get(first)) + (i == first + 1 ? ", " : "–") + last);
         }
         return String.join(", ", out);
     }
@@ -90,9 +91,8 @@ public final class LikeBars {
             }
         }
         List<String> out = new ArrayList<>();
-        numbered.forEach((words, numbers) -> out.add(words.get(0)
-                + String.join(", ", numbers.stream().map(Object::toString).toList())
-                + words.get(1)));
+        numbered.forEach((words, numbers) ->
+                out.add(words.get(0) + runs(List.copyOf(numbers), Integer::toString) + words.get(1)));
         return String.join("; ", out);
     }
 

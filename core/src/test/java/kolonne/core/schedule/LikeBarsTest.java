@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.detail.BarItem;
@@ -39,6 +40,11 @@ class LikeBarsTest {
         assertEquals(
                 "stirrups, span 1, 3, inner; top",
                 LikeBars.words(List.of("stirrups, span 3, inner", "top", "stirrups, span 1, inner")));
+        assertEquals(
+                "spacers, span 1–3, 5, 6, top",
+                LikeBars.words(IntStream.of(6, 2, 1, 5, 3)
+                        .mapToObj(n -> "spacers, span " + n + ", top")
+                        .toList()));
     }
 
     /** One mark for all lifts of a stack; lifts that follow one another are said from and to. */

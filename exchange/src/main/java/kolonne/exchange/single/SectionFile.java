@@ -1,5 +1,7 @@
 package kolonne.exchange.single;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -48,6 +50,7 @@ public final class SectionFile {
     private SectionFile() {}
 
     /** Bars: {@code count} of a size spread across at a height, or one at a place. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
     public record BarEntry(
             String bar,
             Double area,
@@ -59,12 +62,15 @@ public final class SectionFile {
             Integer count,
             String face) {}
 
+    @JsonInclude(JsonInclude.Include.NON_NULL)
     public record StirrupEntry(String bar, Double spacing, Integer legs, Integer legsAlong, Boolean spiral) {}
 
     /** @param kind strength, characteristic or quasi-permanent; strength where left out */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
     public record ForceEntry(
             String name, String kind, Double n, Double vy, Double vz, Double t, Double my, Double mz) {}
 
+    @JsonInclude(JsonInclude.Include.NON_NULL)
     public record ShapeEntry(
             String shape,
             Double b,
@@ -76,6 +82,7 @@ public final class SectionFile {
             List<double[]> outline,
             List<List<double[]>> openings) {}
 
+    @JsonInclude(JsonInclude.Include.NON_NULL)
     public record Entry(
             String id,
             String use,
@@ -89,7 +96,11 @@ public final class SectionFile {
             Double cover,
             List<BarEntry> bars,
             StirrupEntry stirrups,
-            List<ForceEntry> forces) {}
+            List<ForceEntry> forces) {
+        public Entry named(String id) {
+            return new Entry(id, use, units, code, parameters, shape, fc, fy, fyt, cover, bars, stirrups, forces);
+        }
+    }
 
     public record Sections(List<Entry> sections) {}
 
@@ -140,6 +151,24 @@ public final class SectionFile {
             f.findings.add(StrictJson.trouble(e, "section", "section", "docs/formats/sections.md"));
         }
         return new Read(out, f.findings);
+    }
+
+    /** A single section as it is kept. @throws IllegalStateException if it is none: it was read before it was kept */
+    public static Entry stored(byte[] bytes) {
+        try {
+            return JSON.readValue(bytes, Entry.class);
+        } catch (IOException e) {
+            throw new IllegalStateException("a kept section cannot be read", e);
+        }
+    }
+
+    /** A single section as a list has it, without what it leaves out. */
+    public static String write(Entry one) {
+        try {
+            return JSON.writeValueAsString(one);
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private static List<Entry> list(byte[] bytes) throws IOException {

@@ -96,6 +96,7 @@ public final class Api {
         routes.addAll(new ProjectDataRoutes(projects).routes());
         routes.addAll(new BasisRoutes(projects).routes());
         routes.addAll(new SectionRoutes().routes());
+        routes.addAll(new KeptSectionRoutes(projects).routes());
         routes.addAll(new ResultRoutes(projects).routes());
         routes.addAll(new AnalysisRoutes(projects).routes());
         routes.addAll(new EditRoutes(projects).routes());

@@ -83,9 +83,10 @@ final class BasisRoutes {
                 BasisFile.dto(k.basis()));
     }
 
-    private static String name(Context c) {
+    /** Of what is kept. */
+    static String name(Context c) {
         return Optional.ofNullable(c.queryParam("name"))
-                .orElseThrow(() -> new BadRequest(400, "name", "No basis is named.", "Give its name as ?name=…"));
+                .orElseThrow(() -> new BadRequest(400, "name", "No name is given.", "Give it as ?name=…"));
     }
 
     private static Basis read(Context c) {

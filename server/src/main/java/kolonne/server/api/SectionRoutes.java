@@ -119,7 +119,8 @@ final class SectionRoutes {
         c.contentType("application/pdf").result(out.toByteArray());
     }
 
-    private static SectionFile.Ready read(Context c) {
+    /** @throws Jobs.Refused with what is wrong */
+    static SectionFile.Ready read(Context c) {
         SectionFile.Read r = SectionFile.one(c.bodyAsBytes());
         List<Finding> wrong = new ArrayList<>(r.findings());
         if (wrong.isEmpty() && r.ready().get(0).forces().size() > MOST_SETS) {

@@ -12,8 +12,10 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.zip.ZipEntry;
@@ -22,7 +24,8 @@ import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 import kolonne.exchange.json.StrictJson;
 import kolonne.exchange.model.ModelReader;
-import kolonne.server.store.KeptBasisRow;
+import kolonne.server.store.KeptKind;
+import kolonne.server.store.KeptRow;
 import kolonne.server.store.MappingRow;
 import kolonne.server.store.ProjectRow;
 import kolonne.server.store.ProjectStore;
@@ -36,6 +39,9 @@ public final class Backup {
     private static final String PROJECTS = "projects/";
     private static final String ENDING = ".zip";
     private static final JsonMapper JSON = StrictJson.READER;
+    /** Lists of what is kept for all projects. */
+    private static final Map<KeptKind, String> KEPT =
+            new EnumMap<>(Map.of(KeptKind.BASIS, "keptBases", KeptKind.SECTION, "keptSections"));
 
     /** What became of a project. @param told a sentence */
     public record Outcome(String name, boolean taken, String told) {}
@@ -67,8 +73,10 @@ public final class Backup {
 
     private static byte[] head(ProjectStore store) throws IOException {
         ObjectNode head = JSON.createObjectNode().put("format", FORMAT).put("version", VERSION);
-        ArrayNode bases = head.putArray("keptBases");
-        store.keptBases().forEach(b -> bases.addObject().put("name", b.name()).put("body", b.body()));
+        KEPT.forEach((kind, list) -> {
+            ArrayNode all = head.putArray(list);
+            store.kept(kind).forEach(k -> all.addObject().put("name", k.name()).put("body", k.body()));
+        });
         ArrayNode mappings = head.putArray("mappings");
         store.mappings().forEach(m -> mappings.addObject().put("name", m.name()).put("body", m.body()));
         return JSON.writeValueAsBytes(head);
@@ -86,13 +94,16 @@ public final class Backup {
             for (ZipEntry e : projects(z)) {
                 out.add(restored(z, e, store));
             }
-            Set<String> bases = new HashSet<>();
-            store.keptBases().stream().map(KeptBasisRow::name).forEach(bases::add);
-            for (JsonNode b : head.path("keptBases")) {
-                if (bases.add(b.path("name").asText())) {
-                    store.putBasis(b.path("name").asText(), b.path("body").asText());
+            KEPT.forEach((kind, list) -> {
+                Set<String> there = new HashSet<>();
+                store.kept(kind).stream().map(KeptRow::name).forEach(there::add);
+                for (JsonNode k : head.path(list)) {
+                    if (there.add(k.path("name").asText())) {
+                        store.putKept(
+                                kind, k.path("name").asText(), k.path("body").asText());
+                    }
                 }
-            }
+            });
             Set<String> mappings = new HashSet<>();
             store.mappings().stream().map(MappingRow::name).forEach(mappings::add);
             for (JsonNode m : head.path("mappings")) {

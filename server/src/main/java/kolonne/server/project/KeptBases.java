@@ -2,27 +2,20 @@ package kolonne.server.project;
 
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.NoSuchElementException;
 import kolonne.core.basis.Basis;
-import kolonne.core.finding.Finding;
 import kolonne.exchange.basis.BasisFile;
-import kolonne.server.jobs.Jobs;
-import kolonne.server.store.KeptBasisRow;
+import kolonne.server.store.KeptKind;
+import kolonne.server.store.KeptRow;
 import kolonne.server.store.ProjectStore;
 
 /** Bases of design kept under their names for all projects, without settings that are local to one of them. */
 public final class KeptBases {
-    /** Bases that may be kept. */
-    private static final int MOST = 200;
-    /** Letters of a name. */
-    private static final int NAME_MOST = 80;
-
-    private final ProjectStore store;
+    private final Shelf shelf;
 
     KeptBases(ProjectStore store) {
-        this.store = store;
+        this.shelf = new Shelf(store, KeptKind.BASIS);
     }
 
     /** @param basis under the name that it is kept by */
@@ -30,38 +23,25 @@ public final class KeptBases {
 
     /** All of them, by name. */
     public List<Kept> all() {
-        List<Kept> out = new ArrayList<>();
-        for (KeptBasisRow row : store.keptBases()) {
-            BasisFile.Read r = BasisFile.stored(row.body().getBytes(StandardCharsets.UTF_8));
-            if (r.basis() == null) {
-                throw new IllegalStateException("a kept basis cannot be read: " + r.findings());
-            }
-            out.add(new Kept(r.basis(), row.keptAt()));
+        return shelf.all().stream().map(KeptBases::read).toList();
+    }
+
+    private static Kept read(KeptRow row) {
+        BasisFile.Read r = BasisFile.stored(row.body().getBytes(StandardCharsets.UTF_8));
+        if (r.basis() == null) {
+            throw new IllegalStateException("a kept basis cannot be read: " + r.findings());
         }
-        return out;
+        return new Kept(r.basis(), row.keptAt());
     }
 
     /** Keeps a basis under its name, in place of one that has it. */
     public void keep(Basis basis, Author by) {
-        String n = basis.name().strip();
-        if (n.isEmpty() || n.length() > NAME_MOST) {
-            throw refused("The name is empty or longer than " + NAME_MOST + " letters.", "Give a short name.");
-        }
-        List<KeptBasisRow> now = store.keptBases();
-        if (now.size() >= MOST && now.stream().noneMatch(r -> r.name().equals(n))) {
-            throw refused(MOST + " bases are kept already.", "Forget one that is not used any more.");
-        }
-        store.by(by.by()).putBasis(n, BasisFile.write(basis.named(n).with(List.of())));
+        String name = shelf.name(basis.name());
+        shelf.put(name, BasisFile.write(basis.named(name).with(List.of())), by);
     }
 
     /** @throws NoSuchElementException if none has this name */
     public void forget(String name, Author by) {
-        if (!store.by(by.by()).deleteBasis(name)) {
-            throw new NoSuchElementException("No basis is kept as “" + name + "”.");
-        }
-    }
-
-    private static Jobs.Refused refused(String what, String mend) {
-        return new Jobs.Refused(List.of(Finding.fails("basis.kept", "kept bases", what, mend)));
+        shelf.forget(name, by);
     }
 }

@@ -67,6 +67,7 @@ public final class Projects {
     private final Changes changes;
     private final ProjectPaper paper;
     private final KeptBases bases;
+    private final KeptSections sections;
     private final ProjectFiles files;
     private final DeletedProjects deleted;
     private final OtherServers others;
@@ -85,6 +86,7 @@ public final class Projects {
         this.changes = new Changes(this, store);
         this.paper = new ProjectPaper(this, store);
         this.bases = new KeptBases(store);
+        this.sections = new KeptSections(store);
         this.files = new ProjectFiles(store);
         this.deleted = new DeletedProjects(store);
         this.others = new OtherServers(this, store, shared.presence());
@@ -130,6 +132,11 @@ public final class Projects {
     /** Bases of design kept for all projects. */
     public KeptBases bases() {
         return bases;
+    }
+
+    /** Sections of the bench kept for all projects. */
+    public KeptSections sections() {
+        return sections;
     }
 
     /** Projects that were deleted and rest. */

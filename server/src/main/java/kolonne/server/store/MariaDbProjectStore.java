@@ -144,25 +144,25 @@ public final class MariaDbProjectStore implements ProjectStore {
     }
 
     @Override
-    public List<KeptBasisRow> keptBases() {
-        return in(ProjectMapper::keptBases);
+    public List<KeptRow> kept(KeptKind kind) {
+        return in(m -> m.kept(kind.word()));
     }
 
     @Override
-    public void putBasis(String name, String body) {
+    public void putKept(KeptKind kind, String name, String body) {
         signed((m, log) -> {
-            log.deed("", null, "keep-basis", name);
-            return m.putBasis(new KeptBasisRow(name, body, Database.now()));
+            log.deed("", null, "keep-" + kind.word(), name);
+            return m.putKept(new KeptRow(kind.word(), name, body, Database.now()));
         });
     }
 
     @Override
-    public boolean deleteBasis(String name) {
+    public boolean deleteKept(KeptKind kind, String name) {
         return signed((m, log) -> {
-            if (m.deleteBasis(name) == 0) {
+            if (m.deleteKept(kind.word(), name) == 0) {
                 return false;
             }
-            log.deed("", null, "forget-basis", name);
+            log.deed("", null, "forget-" + kind.word(), name);
             return true;
         });
     }

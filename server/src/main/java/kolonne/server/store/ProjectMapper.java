@@ -80,15 +80,15 @@ public interface ProjectMapper {
     @Insert("INSERT INTO force_mapping (name, body) VALUES (#{name}, #{body}) ON DUPLICATE KEY UPDATE body = #{body}")
     int putMapping(MappingRow row);
 
-    @Select("SELECT name, body, kept_at FROM kept_basis ORDER BY name")
-    List<KeptBasisRow> keptBases();
+    @Select("SELECT kind, name, body, kept_at FROM kept WHERE kind = #{kind} ORDER BY name")
+    List<KeptRow> kept(String kind);
 
-    @Insert("INSERT INTO kept_basis (name, body, kept_at) VALUES (#{name}, #{body}, #{keptAt}) "
+    @Insert("INSERT INTO kept (kind, name, body, kept_at) VALUES (#{kind}, #{name}, #{body}, #{keptAt}) "
             + "ON DUPLICATE KEY UPDATE body = #{body}, kept_at = #{keptAt}")
-    int putBasis(KeptBasisRow row);
+    int putKept(KeptRow row);
 
-    @Delete("DELETE FROM kept_basis WHERE name = #{name}")
-    int deleteBasis(String name);
+    @Delete("DELETE FROM kept WHERE kind = #{kind} AND name = #{name}")
+    int deleteKept(@Param("kind") String kind, @Param("name") String name);
 
     @Select("SELECT project_id, version, body, logo FROM project_data WHERE project_id = #{id}")
     ProjectDataRow data(String id);

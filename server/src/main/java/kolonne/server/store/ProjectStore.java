@@ -86,12 +86,12 @@ public interface ProjectStore {
     /** Stores a mapping under its name, in place of an older one. */
     void putMapping(String name, String body);
 
-    /** Bases of design kept for all projects, by name. */
-    List<KeptBasisRow> keptBases();
+    /** What is kept for all projects, by name. */
+    List<KeptRow> kept(KeptKind kind);
 
-    /** Keeps a basis under its name, in place of an older one. */
-    void putBasis(String name, String body);
+    /** Keeps something under its name, in place of an older one of its kind. */
+    void putKept(KeptKind kind, String name, String body);
 
-    /** False if none is kept under the name. */
-    boolean deleteBasis(String name);
+    /** False if none of the kind is kept under the name. */
+    boolean deleteKept(KeptKind kind, String name);
 }

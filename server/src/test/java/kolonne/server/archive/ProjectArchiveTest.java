@@ -19,10 +19,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import kolonne.server.store.CommandRow;
+import kolonne.server.store.KeptKind;
 import kolonne.server.store.MemoryStore;
 import kolonne.server.store.ModelFileRow;
 import kolonne.server.store.ProjectDataRow;
@@ -209,7 +211,8 @@ class ProjectArchiveTest {
         MemoryStore store = new MemoryStore();
         store.put(project());
         store.put(project().as("second"));
-        store.putBasis("office", "{\"a\":1}");
+        store.putKept(KeptKind.BASIS, "office", "{\"a\":1}");
+        store.putKept(KeptKind.SECTION, "office", "{\"c\":1}");
         store.putMapping("frames", "{\"b\":2}");
         Path file = dir.resolve("all.zip");
         try (var out = Files.newOutputStream(file)) {
@@ -217,16 +220,20 @@ class ProjectArchiveTest {
         }
         assertTrue(Backup.unsound(file).isEmpty());
         assertTrue(store.delete("second", "") && store.remove("second"));
-        store.putBasis("office", "{\"a\":3}");
+        store.putKept(KeptKind.BASIS, "office", "{\"a\":3}");
         List<Backup.Outcome> all = Backup.restore(file, store);
         assertEquals(1, all.stream().filter(Backup.Outcome::taken).count());
         assertTrue(all.stream().anyMatch(o -> !o.taken() && o.told().contains("is there already")));
-        assertEquals("{\"a\":3}", store.keptBases().get(0).body(), "what is there stays");
+        assertEquals("{\"a\":3}", store.kept(KeptKind.BASIS).get(0).body(), "what is there stays");
         MemoryStore empty = new MemoryStore();
         assertTrue(Backup.restore(file, empty).stream().allMatch(Backup.Outcome::taken));
         assertSame(project(), empty.copy("abcdefghjkmn").orElseThrow());
         assertSame(project().as("second"), empty.copy("second").orElseThrow());
-        assertEquals("{\"a\":1}", empty.keptBases().get(0).body());
+        assertEquals(
+                List.of("{\"a\":1}", "{\"c\":1}"),
+                Stream.of(KeptKind.values())
+                        .map(k -> empty.kept(k).get(0).body())
+                        .toList());
         assertEquals("{\"b\":2}", empty.mappings().get(0).body());
     }
 

@@ -189,16 +189,20 @@ class MariaDbProjectStoreTest {
     }
 
     @Test
-    void aKeptBasisIsReplacedUnderItsVeryName() {
-        store.putBasis("Müller", "{}");
-        store.putBasis("Muller", "[1]");
-        store.putBasis("Müller", "[2]");
+    void whatIsKeptIsReplacedUnderItsVeryNameWithinItsKind() {
+        store.putKept(KeptKind.BASIS, "Müller", "{}");
+        store.putKept(KeptKind.BASIS, "Muller", "[1]");
+        store.putKept(KeptKind.SECTION, "Müller", "[3]");
+        store.putKept(KeptKind.BASIS, "Müller", "[2]");
         assertEquals(
                 List.of("Muller [1]", "Müller [2]"),
-                store.keptBases().stream().map(k -> k.name() + " " + k.body()).toList());
-        assertTrue(store.deleteBasis("Müller"));
-        assertFalse(store.deleteBasis("Müller"));
-        assertTrue(store.deleteBasis("Muller"));
+                store.kept(KeptKind.BASIS).stream()
+                        .map(k -> k.name() + " " + k.body())
+                        .toList());
+        assertTrue(store.deleteKept(KeptKind.BASIS, "Müller"));
+        assertFalse(store.deleteKept(KeptKind.BASIS, "Müller"));
+        assertTrue(store.deleteKept(KeptKind.BASIS, "Muller"));
+        assertTrue(store.deleteKept(KeptKind.SECTION, "Müller"));
     }
 
     @Test

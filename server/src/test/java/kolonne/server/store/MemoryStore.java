@@ -16,7 +16,8 @@ public final class MemoryStore implements ProjectStore {
     private final Map<String, DeletedRow> rests = new LinkedHashMap<>();
     private final Map<String, ModelFileRow> models = new LinkedHashMap<>();
     private final Map<String, String> mappings = new LinkedHashMap<>();
-    private final Map<String, KeptBasisRow> bases = new java.util.TreeMap<>();
+    private final Map<KeptKind, Map<String, KeptRow>> kept = new java.util.EnumMap<>(
+            Map.of(KeptKind.BASIS, new java.util.TreeMap<>(), KeptKind.SECTION, new java.util.TreeMap<>()));
     private final Map<String, ProjectDataRow> data = new LinkedHashMap<>();
     private final List<CommandRow> commands = new ArrayList<>();
 
@@ -218,17 +219,17 @@ public final class MemoryStore implements ProjectStore {
     }
 
     @Override
-    public synchronized List<KeptBasisRow> keptBases() {
-        return List.copyOf(bases.values());
+    public synchronized List<KeptRow> kept(KeptKind kind) {
+        return List.copyOf(kept.get(kind).values());
     }
 
     @Override
-    public synchronized void putBasis(String name, String body) {
-        bases.put(name, new KeptBasisRow(name, body, java.time.LocalDateTime.of(2026, 1, 2, 3, 4)));
+    public synchronized void putKept(KeptKind kind, String name, String body) {
+        kept.get(kind).put(name, new KeptRow(kind.word(), name, body, java.time.LocalDateTime.of(2026, 1, 2, 3, 4)));
     }
 
     @Override
-    public synchronized boolean deleteBasis(String name) {
-        return bases.remove(name) != null;
+    public synchronized boolean deleteKept(KeptKind kind, String name) {
+        return kept.get(kind).remove(name) != null;
     }
 }

@@ -1,2 +1,0 @@
-/** Where this browser keeps sections of the bench. */
-export const KEY = 'kolonne.bench.kept'

@@ -2,7 +2,9 @@ package kolonne.audit;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.StoreyResults;
 import kolonne.core.model.Building;
@@ -43,18 +45,49 @@ final class Forces {
         for (int c = 0; c < sways.length; c++) {
             List<StoreyResults.Row> r = StoreyResults.of(a, c);
             rows.add(r);
-            double all = Math.sqrt(sq(a.applied(c, 0)) + sq(a.applied(c, 1)) + sq(a.applied(c, 2)));
+            double all = weight(c);
             sways[c] = b.loadCases().get(c).kind().isLateral()
-                    || r.stream()
-                            .anyMatch(q -> Math.hypot(q.shear()[0], q.shear()[1]) > 1e-3 * all
-                                    || Math.hypot(q.drift()[0], q.drift()[1]) > q.height() / 1500);
+                    || r.stream().anyMatch(q -> Math.hypot(q.shear()[0], q.shear()[1]) > 1e-3 * all);
         }
+        lean(rows);
         for (int i = 0; i + 1 < floors.size(); i++) {
             double base = floors.get(i).elevation();
             double top = floors.get(i + 1).elevation();
             storeys.add(new double[] {
                 base, top, index(rows, base, top, 0, basis.swayX()), index(rows, base, top, 1, basis.swayY())
             });
+        }
+    }
+
+    private double weight(int c) {
+        return Math.sqrt(sq(a.applied(c, 0)) + sq(a.applied(c, 1)) + sq(a.applied(c, 2)));
+    }
+
+    /** Adds cases whose loads, pushing nothing, lean the frame by more than lc / 1500 for all of their kind in a combination (R6.6.4.6.1). */
+    private void lean(List<List<StoreyResults.Row>> rows) {
+        boolean[] pushes = sways.clone();
+        for (Combination k : strength) {
+            Map<Integer, Double> factors = new HashMap<>();
+            k.terms().forEach(t -> factors.merge(a.index().caseNumber(t.loadCase()), t.factor(), Double::sum));
+            factors.keySet().removeIf(c -> pushes[c]);
+            double loads = factors.keySet().stream()
+                    .mapToDouble(c -> Math.abs(factors.get(c)) * weight(c))
+                    .sum();
+            for (int s = 0; s < rows.get(0).size(); s++) {
+                double[] all = new double[2];
+                for (int c : factors.keySet()) {
+                    all[0] += factors.get(c) * rows.get(c).get(s).drift()[0];
+                    all[1] += factors.get(c) * rows.get(c).get(s).drift()[1];
+                }
+                double slope = Math.hypot(all[0], all[1]) / rows.get(0).get(s).height();
+                for (int c : factors.keySet()) {
+                    double[] one = rows.get(c).get(s).drift();
+                    double part = factors.get(c) * (one[0] * all[0] + one[1] * all[1]) / Math.hypot(all[0], all[1]);
+                    double perLoad = part / (Math.abs(factors.get(c)) * weight(c));
+                    double allowed = rows.get(0).get(s).height() / 1500 / loads;
+                    sways[c] |= slope > 1 / 1500.0 && perLoad > allowed;
+                }
+            }
         }
     }
 
@@ -79,7 +112,7 @@ final class Forces {
         double shear = 0;
         double flexibility = Double.NaN;
         for (int c = 0; c < rows.size(); c++) {
-            double all = Math.sqrt(sq(a.applied(c, 0)) + sq(a.applied(c, 1)) + sq(a.applied(c, 2)));
+            double all = weight(c);
             for (StoreyResults.Row r : rows.get(c)) {
                 double v = Math.abs(r.shear()[axis]);
                 boolean pushes =

@@ -6,6 +6,7 @@ import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.StoreyResults;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Combination;
 import kolonne.core.model.Member;
 import kolonne.core.model.Storey;
 
@@ -67,11 +68,7 @@ public final class SwayIndex {
                         0, index.building().loadCases().size())
                 .mapToObj(c -> StoreyResults.of(a, c))
                 .toList();
-        boolean[] sidesway = new boolean[all.size()];
-        for (int c = 0; c < sidesway.length; c++) {
-            sidesway[c] =
-                    index.building().loadCases().get(c).kind().isLateral() || !a.imported() && sways(a, c, all.get(c));
-        }
+        boolean[] sidesway = sidesway(strength, all);
         List<List<StoreyResults.Row>> lateral = IntStream.range(0, sidesway.length)
                 .filter(c -> sidesway[c])
                 .mapToObj(c -> all.get(c).stream().filter(r -> pushed(a, c, r)).toList())
@@ -86,15 +83,62 @@ public final class SwayIndex {
         return new SwayIndex(out, sidesway);
     }
 
-    private static boolean sways(Analysis a, int loadCase, List<StoreyResults.Row> rows) {
-        return rows.stream()
-                .anyMatch(r ->
-                        pushed(a, loadCase, r) || Math.hypot(r.drift()[0], r.drift()[1]) > APPRECIABLE * r.height());
+    /** Wind, earthquake and what pushes sideways; then what lets the frame sway appreciably in any combination. */
+    private static boolean[] sidesway(Demands strength, List<List<StoreyResults.Row>> all) {
+        Analysis a = strength.analysis();
+        boolean[] pushes = new boolean[all.size()];
+        for (int c = 0; c < pushes.length; c++) {
+            int loadCase = c;
+            pushes[c] = a.index().building().loadCases().get(c).kind().isLateral()
+                    || !a.imported() && all.get(c).stream().anyMatch(r -> pushed(a, loadCase, r));
+        }
+        boolean[] out = pushes.clone();
+        for (int k = 0; k < strength.count() && !a.imported(); k++) {
+            List<Leaning> leaning = new ArrayList<>();
+            for (Combination.Term t : strength.combination(k).terms()) {
+                int c = a.index().caseNumber(t.loadCase());
+                if (!pushes[c]) {
+                    leaning.add(new Leaning(c, t.factor(), Math.abs(t.factor()) * loads(a, c), all.get(c)));
+                }
+            }
+            for (int i = 0; !leaning.isEmpty() && i < all.get(0).size(); i++) {
+                appreciable(leaning, i, out);
+            }
+        }
+        return out;
+    }
+
+    /** A case that pushes nothing, in a combination. @param loads all that it applies, factored [N] */
+    private record Leaning(int loadCase, double factor, double loads, List<StoreyResults.Row> rows) {
+        double drift(int storey, int axis) {
+            return factor * rows.get(storey).drift()[axis];
+        }
+    }
+
+    /**
+     * Where all of a combination that pushes nothing lets a storey sway appreciably, those cases do that sway it by more than their share, by load, of what is
+     * appreciable: so it is the same whether a load is given in one case or in several.
+     */
+    private static void appreciable(List<Leaning> all, int storey, boolean[] sidesway) {
+        double x = all.stream().mapToDouble(l -> l.drift(storey, 0)).sum();
+        double y = all.stream().mapToDouble(l -> l.drift(storey, 1)).sum();
+        double loads = all.stream().mapToDouble(Leaning::loads).sum();
+        double drift = Math.hypot(x, y);
+        double limit = APPRECIABLE * all.get(0).rows().get(storey).height();
+        if (drift > limit) {
+            for (Leaning l : all) {
+                double along = (l.drift(storey, 0) * x + l.drift(storey, 1) * y) / drift;
+                sidesway[l.loadCase()] |= along > limit * l.loads() / loads;
+            }
+        }
+    }
+
+    private static double loads(Analysis a, int loadCase) {
+        return Math.hypot(Math.hypot(a.applied(loadCase, 0), a.applied(loadCase, 1)), a.applied(loadCase, 2));
     }
 
     private static boolean pushed(Analysis a, int loadCase, StoreyResults.Row r) {
-        double loads = Math.hypot(Math.hypot(a.applied(loadCase, 0), a.applied(loadCase, 1)), a.applied(loadCase, 2));
-        return Math.hypot(r.shear()[0], r.shear()[1]) > PUSHES * loads;
+        return Math.hypot(r.shear()[0], r.shear()[1]) > PUSHES * loads(a, loadCase);
     }
 
     private static StoreySway storey(

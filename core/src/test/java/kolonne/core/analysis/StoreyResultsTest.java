@@ -109,6 +109,49 @@ class StoreyResultsTest {
         }
     }
 
+    /**
+     * Loads that push nothing sway the frame appreciably by what they do together (lc / 1500, R6.6.4.6.1): a couple that turns the roof sways it as much in one case
+     * as in three; what stands evenly and what turns it back have no part in it, nor has a couple too small to count.
+     */
+    @Test
+    void aLoadSwaysTheFrameInHoweverManyCasesItIsGiven() {
+        assertEquals("[true, false]", sways(2e8, 1));
+        assertEquals("[true, true, true, false]", sways(2e8, 3));
+        assertEquals("[false, false]", sways(5e7, 1));
+        assertEquals("[false, false, false, false]", sways(5e7, 3));
+    }
+
+    /** Of each part of a couple at the roof with some weight there, then of an even load. */
+    private static String sways(double couple, int parts) {
+        ModelBuilder b = tower();
+        b.cases.clear();
+        java.util.Map<String, Double> terms = new java.util.TreeMap<>();
+        for (int i = 0; i < parts; i++) {
+            b.cases.add(new LoadCase("G" + i, "part " + i, CaseKind.DEAD, 0));
+            for (int j = 0; j < 4; j++) {
+                b.jointLoads.add(new JointLoad("G" + i, "J2" + j, 0, 0, -4e5 / parts, 0, couple / parts, 0));
+            }
+            terms.put("G" + i, 1.2);
+        }
+        b.cases.add(new LoadCase("L", "even", CaseKind.LIVE, 0));
+        for (int j = 0; j < 4; j++) {
+            b.jointLoads.add(new JointLoad("L", "J2" + j, 0, 0, -1e5, 0, 0, 0));
+        }
+        terms.put("L", 1.6);
+        b.combine("K", terms);
+        Analysis a = b.solve();
+        double drift = 0;
+        for (int i = 0; i < parts; i++) {
+            drift += 1.2 * Math.abs(StoreyResults.of(a, i).get(1).drift()[0]);
+        }
+        assertEquals(couple > 1e8, drift > 3500.0 / 1500, "drifts by " + drift);
+        SwayIndex index = SwayIndex.of(new Demands(a, Purpose.STRENGTH));
+        return java.util.stream.IntStream.range(0, b.cases.size())
+                .mapToObj(index::sways)
+                .toList()
+                .toString();
+    }
+
     /** Programs leave out the level that the columns stand on, or list floors at the top of their slabs: the lowest storey is one all the same. */
     @Test
     void theLowestStoreyStandsOnTheSupports() {

@@ -12,6 +12,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.line.BeamLines;
@@ -25,12 +26,15 @@ import kolonne.core.drawing.Sheet;
 import kolonne.core.drawing.Sheets;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Combination;
 import kolonne.core.model.Direction;
 import kolonne.core.model.Joint;
+import kolonne.core.model.LoadCase;
 import kolonne.core.model.Member;
 import kolonne.core.model.MemberLoad;
 import kolonne.core.model.MemberLoad.Kind;
 import kolonne.core.model.Role;
+import kolonne.core.model.Section;
 import kolonne.core.project.ProjectData;
 import kolonne.core.shape.Shape;
 import kolonne.core.work.Progress;
@@ -38,7 +42,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** A building is the same wherever its members are drawn from, and in whatever order they stand in the file: every check has the same use. */
+/** A building is the same wherever its members are drawn from, in whatever order they stand in the file, in however many cases loads are given and whatever sections are called: every check has the same use. */
 class DrawnOtherwiseTest {
     private static final double TURN = Math.toRadians(30);
     /** Columns that are turned: their sides then lie along no axis. Loads that are not the same from either end. */
@@ -70,6 +74,17 @@ class DrawnOtherwiseTest {
     }
 
     private static Building with(Building b, List<Joint> joints, List<Member> members, List<MemberLoad> loads) {
+        return with(b, joints, b.sections(), members, b.loadCases(), loads, b.combinations());
+    }
+
+    private static Building with(
+            Building b,
+            List<Joint> joints,
+            List<Section> sections,
+            List<Member> members,
+            List<LoadCase> cases,
+            List<MemberLoad> loads,
+            List<Combination> combinations) {
         return new Building(
                 b.name(),
                 b.unitSystem(),
@@ -78,18 +93,18 @@ class DrawnOtherwiseTest {
                 b.gridLines(),
                 joints,
                 b.materials(),
-                b.sections(),
+                sections,
                 members,
                 b.supports(),
                 b.springs(),
                 b.diaphragms(),
                 b.panels(),
-                b.loadCases(),
+                cases,
                 loads,
                 b.areaLoads(),
                 b.jointLoads(),
                 b.settlements(),
-                b.combinations(),
+                combinations,
                 b.stationForces());
     }
 
@@ -129,7 +144,42 @@ class DrawnOtherwiseTest {
                 .map(l -> other.contains(l.member()) ? from(l, index.length(index.member(l.member()))) : l)
                 .toList();
         assertTrue(other.size() > 30 && !loads.equals(BUILDING.memberLoads()), other.size() + " drawn otherwise");
-        return with(BUILDING, BUILDING.joints(), members, loads);
+        return with(
+                BUILDING,
+                BUILDING.joints(),
+                BUILDING.sections(),
+                members,
+                inTwoCases(),
+                loads,
+                BUILDING.combinations().stream()
+                        .map(DrawnOtherwiseTest::ofTwoCases)
+                        .toList());
+    }
+
+    /** The own weight as two cases of one half. */
+    private static List<LoadCase> inTwoCases() {
+        return BUILDING.loadCases().stream()
+                .flatMap(c -> c.selfWeight() == 0
+                        ? Stream.of(c)
+                        : Stream.of(c.id(), "other " + c.id())
+                                .map(id -> new LoadCase(id, id, c.kind(), c.selfWeight() / 2)))
+                .toList();
+    }
+
+    private static Combination ofTwoCases(Combination k) {
+        Set<String> heavy = BUILDING.loadCases().stream()
+                .filter(c -> c.selfWeight() != 0)
+                .map(LoadCase::id)
+                .collect(Collectors.toSet());
+        return new Combination(
+                k.id(),
+                k.name(),
+                k.purpose(),
+                k.terms().stream()
+                        .flatMap(t -> heavy.contains(t.loadCase())
+                                ? Stream.of(t, new Combination.Term("other " + t.loadCase(), t.factor()))
+                                : Stream.of(t))
+                        .toList());
     }
 
     /** The same load with its places counted from the other end. */
@@ -156,6 +206,7 @@ class DrawnOtherwiseTest {
                         l.w2());
     }
 
+    /** Some sections under two names. */
     private static Building inAnotherOrder() {
         Random random = new Random(5);
         List<Joint> joints = new ArrayList<>(BUILDING.joints());
@@ -164,7 +215,18 @@ class DrawnOtherwiseTest {
         Collections.shuffle(joints, random);
         Collections.shuffle(members, random);
         Collections.shuffle(loads, random);
-        return with(BUILDING, joints, members, loads);
+        List<Section> sections = new ArrayList<>(BUILDING.sections());
+        BUILDING.sections().forEach(s -> sections.add(new Section("other " + s.id(), s.shape())));
+        return with(
+                BUILDING,
+                joints,
+                sections,
+                members.stream()
+                        .map(m -> random.nextBoolean() ? m.withSection("other " + m.section()) : m)
+                        .toList(),
+                BUILDING.loadCases(),
+                loads,
+                BUILDING.combinations());
     }
 
     private static BuildingDesign design(Building b, String code) {

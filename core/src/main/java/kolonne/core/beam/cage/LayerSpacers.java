@@ -216,7 +216,7 @@ public final class LayerSpacers {
         double begin = from;
         for (double[] next : taken) {
             double wide = next[0] - begin;
-            int parts = (int) Math.ceil(wide / basis.practice().spacersEvery());
+            int parts = (int) Math.ceil(wide / basis.practice().spacersEvery() - ROUNDING);
             for (int k = 0; k < parts; k++) {
                 double x = begin + (k + 0.5) * wide / parts;
                 Lies l = lies.apply(x);

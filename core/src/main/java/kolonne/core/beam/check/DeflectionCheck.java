@@ -8,6 +8,7 @@ import kolonne.core.beam.line.BeamLine;
 import kolonne.core.check.At;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
+import kolonne.core.code.Bound;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.SpanRules;
 import kolonne.core.explain.Clause;
@@ -41,7 +42,7 @@ final class DeflectionCheck {
         for (BeamLine.Span span : line.spans()) {
             double h = span.shape().depth();
             double least = leastDepth(line, span, bars, basis, Trace.OFF);
-            boolean deep = least <= h;
+            boolean deep = Bound.within(least, h);
             if (deflections.isEmpty() || deep && !basis.deflection().sensitive()) {
                 governing.offer(
                         CheckKind.SPAN_TO_DEPTH,

@@ -11,6 +11,7 @@ import kolonne.core.beam.line.BeamLine;
 import kolonne.core.check.At;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
+import kolonne.core.code.Bound;
 import kolonne.core.code.DesignCode;
 
 /** Room for bars: clear distances, layers, crack-control spacing, laps, most steel of a face, side bars. */
@@ -157,7 +158,7 @@ final class FitCheck {
 
     void sideBars(BeamLine.Span span) {
         double h = span.shape().depth();
-        if (h <= code.detailing().skinSteelDepth()) {
+        if (Bound.within(h, code.detailing().skinSteelDepth())) {
             return;
         }
         double limit = code.detailing().crackSpacing(basis.fy(), basis.beamCover());

@@ -7,6 +7,7 @@ import kolonne.core.beam.line.IgnoredForces;
 import kolonne.core.check.At;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
+import kolonne.core.code.Bound;
 import kolonne.core.code.DesignCode;
 import kolonne.core.explain.Clause;
 import kolonne.core.shape.Shape;
@@ -54,7 +55,7 @@ final class ScopeCheck {
         boolean cantilever = line.cantilever(span.number());
         double ratio = span.clear() / h;
         double deep = cantilever ? code.deepBeamRatio() / 2 : code.deepBeamRatio();
-        if (ratio < deep) {
+        if (!Bound.within(deep, ratio)) {
             governing.offer(
                     CheckKind.DEEP_BEAM,
                     deep,

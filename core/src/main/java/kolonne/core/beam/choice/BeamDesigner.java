@@ -24,6 +24,7 @@ import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamTorsion;
 import kolonne.core.beam.line.DuctileSpans;
 import kolonne.core.code.Bar;
+import kolonne.core.code.Bound;
 import kolonne.core.code.DesignCode;
 import kolonne.core.finding.Cause;
 
@@ -382,7 +383,7 @@ public final class BeamDesigner {
 
     private int skinLevels(BeamLine.Span s) {
         double h = s.shape().depth();
-        return h <= code.detailing().skinSteelDepth()
+        return Bound.within(h, code.detailing().skinSteelDepth())
                 ? 0
                 : Math.max(
                         1,

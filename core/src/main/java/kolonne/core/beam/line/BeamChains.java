@@ -77,7 +77,7 @@ public final class BeamChains {
     private Found found(List<Step> chain) {
         double z = first(chain).z();
         Storey storey = index.storeyAt(z);
-        String level = storey == null ? "Z" + Math.round(z / 100) / 10.0 : storey.id();
+        String level = storey == null ? "Z" + PlanOrder.level(z) / 10.0 : storey.id();
         return new Found(chain, level, storey == null ? level : storey.name());
     }
 

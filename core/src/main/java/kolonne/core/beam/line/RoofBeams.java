@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
+import kolonne.core.mark.PlanOrder;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.CaseKind;
@@ -46,6 +47,6 @@ public final class RoofBeams {
     }
 
     private static EnumSet<CaseKind> at(Map<Long, EnumSet<CaseKind>> levels, double z) {
-        return levels.computeIfAbsent(Math.round(z / 100), k -> EnumSet.noneOf(CaseKind.class));
+        return levels.computeIfAbsent(PlanOrder.level(z), k -> EnumSet.noneOf(CaseKind.class));
     }
 }

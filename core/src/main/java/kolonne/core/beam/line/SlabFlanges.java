@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import kolonne.core.code.DesignCode;
+import kolonne.core.mark.PlanOrder;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Joint;
 import kolonne.core.model.Member;
@@ -31,7 +32,7 @@ final class SlabFlanges {
 
     private final BuildingIndex index;
     private final DesignCode code;
-    private final Map<Long, Level> levels = new HashMap<>();
+    private final Map<Double, Level> levels = new HashMap<>();
 
     private record Slab(Path2D.Double outline, List<Path2D.Double> holes, List<double[]> edges, double thickness) {
         boolean at(double x, double y) {
@@ -77,7 +78,7 @@ final class SlabFlanges {
     }
 
     private Level level(double z) {
-        return levels.computeIfAbsent(Math.round(z / 10), k -> new Level(new ArrayList<>(), new ArrayList<>()));
+        return levels.computeIfAbsent(PlanOrder.row(z), k -> new Level(new ArrayList<>(), new ArrayList<>()));
     }
 
     private Slab slab(SlabPanel p) {
@@ -165,7 +166,7 @@ final class SlabFlanges {
 
     /** The slab square to a member at a part of its length. */
     private Overhang at(Member m, Joint a, Joint b, double place, int turn) {
-        Level level = levels.get(Math.round(a.z() / 10));
+        Level level = levels.get(PlanOrder.row(a.z()));
         double length = Math.hypot(b.x() - a.x(), b.y() - a.y());
         double nx = -turn * (b.y() - a.y()) / length;
         double ny = turn * (b.x() - a.x()) / length;

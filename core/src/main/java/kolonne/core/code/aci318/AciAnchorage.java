@@ -3,6 +3,7 @@ package kolonne.core.code.aci318;
 import static kolonne.core.explain.Trace.in;
 
 import kolonne.core.code.Bar;
+import kolonne.core.code.Bound;
 import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
@@ -30,7 +31,8 @@ final class AciAnchorage {
     double straight(Bar bar, double fc, double fy, boolean top, double clear, double cover, boolean stirrups) {
         double db = bar.diameter();
         boolean small = db <= SMALL_BAR;
-        boolean confined = cover >= db && (clear >= db && stirrups || clear >= 2 * db);
+        boolean confined =
+                Bound.within(db, cover) && (stirrups && Bound.within(db, clear) || Bound.within(2 * db, clear));
         double k;
         if (form == UnitForm.SI) {
             k = confined ? small ? 2.1 : 1.7 : small ? 1.4 : 1.1;

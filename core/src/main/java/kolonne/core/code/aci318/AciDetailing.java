@@ -1,6 +1,7 @@
 package kolonne.core.code.aci318;
 
 import kolonne.core.code.Bar;
+import kolonne.core.code.Bound;
 import kolonne.core.code.Detailing;
 import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
@@ -81,7 +82,7 @@ final class AciDetailing implements Detailing {
     /** ψt of table 25.4.2.5: more than 12 in (300 mm) of fresh concrete below the bar. */
     @Override
     public boolean poorBond(double height, double h) {
-        return height > form.length(300, 12);
+        return !Bound.within(height, form.length(300, 12));
     }
 
     @Override

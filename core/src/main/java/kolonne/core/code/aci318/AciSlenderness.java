@@ -2,6 +2,7 @@ package kolonne.core.code.aci318;
 
 import static kolonne.core.explain.Trace.in;
 
+import kolonne.core.code.Bound;
 import kolonne.core.code.ColumnEnd;
 import kolonne.core.code.Slenderness;
 import kolonne.core.code.Steel;
@@ -46,7 +47,7 @@ final class AciSlenderness implements Slenderness {
                     Clause.of("6.2.5.1 (b)"),
                     in(ratio, Quantity.NUMBER));
         }
-        if (slenderness <= limit || l.pu() <= 0) {
+        if (Bound.within(slenderness, limit) || l.pu() <= 0) {
             return new Magnified(l.m2(), 1, false);
         }
         return magnify(l, ratio, t);

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.code.Bar;
+import kolonne.core.code.Bound;
 import kolonne.core.code.ColumnRules;
 import kolonne.core.code.ConcreteCurve;
 import kolonne.core.code.CrackWidth;
@@ -156,10 +157,10 @@ public final class En1992 implements DesignCode {
         if (t.on()) {
             t.step(
                     "(xu/d),max",
-                    fc <= 50
+                    usual(fc)
                             ? "(δ − 0.44) / (1.25 (0.6 + 0.0014 / εcu)), δ = 1"
                             : "(δ − 0.54) / (1.25 (0.6 + 0.0014 / εcu)), δ = 1",
-                    (fc <= 50 ? "(1 − 0.44)" : "(1 − 0.54)") + " / (1.25 × (0.6 + 1.4 / {0}))",
+                    (usual(fc) ? "(1 − 0.44)" : "(1 − 0.54)") + " / (1.25 × (0.6 + 1.4 / {0}))",
                     most,
                     Quantity.UTILISATION,
                     beamTensionStrainClause(),
@@ -189,8 +190,13 @@ public final class En1992 implements DesignCode {
         return EnConcrete.crushing(fc) * (1 / neutralAxis(part, fc) - 1);
     }
 
+    /** Up to C50/60, whatever units its strength was rounded in. */
+    private static boolean usual(double fc) {
+        return fc <= 50 * 1.001;
+    }
+
     private static double neutralAxis(double part, double fc) {
-        return (1 - part - (fc <= 50 ? 0.44 : 0.54)) / (1.25 * (0.6 + 0.0014 / EnConcrete.crushing(fc)));
+        return (1 - part - (usual(fc) ? 0.44 : 0.54)) / (1.25 * (0.6 + 0.0014 / EnConcrete.crushing(fc)));
     }
 
     /** Lengths of adjacent spans in the range of 0.5 to 2 (5.5(4)). */
@@ -428,7 +434,7 @@ public final class En1992 implements DesignCode {
                 : 11
                         + 1.5 * root * reference / (s.ratio() - Math.min(s.compressionRatio(), s.ratio() - reference))
                         + root / 12 * Math.sqrt(s.compressionRatio() / reference);
-        double adjusted = Math.min(1, 500 / s.fy()) * (s.flange() > 3 ? 0.8 : 1);
+        double adjusted = Math.min(1, 500 / s.fy()) * (Bound.within(s.flange(), 3) ? 1 : 0.8);
         double h = s.length() / (k * basic * adjusted) / 0.9;
         if (t.on()) {
             t.step(

@@ -1,6 +1,7 @@
 package kolonne.core.code.en1992;
 
 import kolonne.core.code.Bar;
+import kolonne.core.code.Bound;
 import kolonne.core.code.Detailing;
 import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
@@ -80,7 +81,7 @@ final class EnDetailing implements Detailing {
     /** Figure 8.2: good to h = 250 mm; then up to 250 mm above the soffit to h = 600 mm, and 300 mm below the top of deeper members. */
     @Override
     public boolean poorBond(double height, double h) {
-        return h > 250 && (h <= 600 ? height > 250 : height > h - 300);
+        return !Bound.within(h, 250) && !Bound.within(height, Bound.within(h, 600) ? 250 : h - 300);
     }
 
     @Override

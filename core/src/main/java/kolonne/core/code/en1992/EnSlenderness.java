@@ -2,6 +2,7 @@ package kolonne.core.code.en1992;
 
 import static kolonne.core.explain.Trace.in;
 
+import kolonne.core.code.Bound;
 import kolonne.core.code.ColumnEnd;
 import kolonne.core.code.Slenderness;
 import kolonne.core.code.Steel;
@@ -69,7 +70,7 @@ final class EnSlenderness implements Slenderness {
                     in(rm, Quantity.NUMBER),
                     in(n, Quantity.NUMBER));
         }
-        if (lambda <= limit) {
+        if (Bound.within(lambda, limit)) {
             return new Magnified(l.m2(), 1, false);
         }
         return byStiffness() ? stiffness(l, l0, lambda, n, creep, t) : curvature(l, l0, lambda, n, omega, creep, t);

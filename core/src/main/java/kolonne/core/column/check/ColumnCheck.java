@@ -361,12 +361,7 @@ public final class ColumnCheck {
     /** The cage of the lift above where it has the same section; null where there is none. */
     private static ColumnCage.LiftCage overhead(ColumnStack stack, ColumnCage whole, ColumnStack.Lift lift) {
         int next = lift.number() + 1;
-        return next < stack.lifts().size()
-                        && stack.lifts()
-                                .get(next)
-                                .section()
-                                .id()
-                                .equals(lift.section().id())
+        return next < stack.lifts().size() && stack.lifts().get(next).alike(lift)
                 ? whole.lifts().get(next)
                 : null;
     }

@@ -116,7 +116,7 @@ public final class ColumnDesigner {
         ColumnStack.Lift lift = stack.lifts().get(number);
         d.hand = new HandLift(null, context.hand(lift).ties());
         ColumnStack.Lift over = lift.highest() ? null : stack.lifts().get(number + 1);
-        boolean same = over != null && over.section().id().equals(lift.section().id());
+        boolean same = over != null && over.alike(lift);
         return d.over(
                 lift,
                 d.arrangements(
@@ -175,7 +175,7 @@ public final class ColumnDesigner {
         double widest = Math.max(
                 cage.lifts().get(number).ties().joint(),
                 cage.lifts().get(number + 1).ties().joint());
-        for (double s = Math.ceil(widest / step) * step;
+        for (double s = Math.ceil(widest / step - 1e-6) * step;
                 !set && s > basis.stirrups().least() - 1e-9;
                 s -= step) {
             if (BentBarTies.of(stack, number, trial, standing, basis).serve()) {
@@ -285,7 +285,7 @@ public final class ColumnDesigner {
         for (int i = lift.number() - 1; i >= 0; i--) {
             ColumnStack.Lift below = stack.lifts().get(i);
             BarLayout set = context.hand(below).bars();
-            if (!below.section().id().equals(lift.section().id())) {
+            if (!below.alike(lift)) {
                 return all;
             }
             if (set != null) {
@@ -601,6 +601,10 @@ public final class ColumnDesigner {
             return Math.floor(s / step + 1e-9) * step;
         }
 
+        private double reaching(double s) {
+            return Math.ceil(s / step - 1e-6) * step;
+        }
+
         /** The spacings as they are now, none under the practical minimum; closer ties reach up to the next step. */
         TieSpacing spacing() {
             double m = Math.max(least, middle);
@@ -611,8 +615,7 @@ public final class ColumnDesigner {
             boolean closer = Math.max(limit.foot(), limit.head()) > 0 && e < m;
             double joint = Math.max(least, Math.min(closer ? e : m, stepped(limit.joint())));
             return closer
-                    ? new TieSpacing(
-                            joint, e, m, Math.ceil(limit.foot() / step) * step, Math.ceil(limit.head() / step) * step)
+                    ? new TieSpacing(joint, e, m, reaching(limit.foot()), reaching(limit.head()))
                     : new TieSpacing(joint, m, m, 0, 0);
         }
 

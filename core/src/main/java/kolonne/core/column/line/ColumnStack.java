@@ -19,7 +19,7 @@ public record ColumnStack(String id, String mark, List<Lift> lifts) {
 
     /** Whether two lifts have the same section. */
     public boolean alike(int one, int other) {
-        return lifts.get(one).section().id().equals(lifts.get(other).section().id());
+        return lifts.get(one).alike(lifts.get(other));
     }
 
     /** Lifts of the same section below a lift without another between. */
@@ -82,6 +82,11 @@ public record ColumnStack(String id, String mark, List<Lift> lifts) {
                     planted,
                     aboutX,
                     aboutY);
+        }
+
+        /** Whether another lift has the same section, whatever models call it. */
+        public boolean alike(Lift other) {
+            return section.shape().equals(other.section.shape());
         }
 
         /** Height that no beam takes up, whatever rigid ends the model has [mm]. */

@@ -175,13 +175,15 @@ final class ColumnReading {
                 }
                 double[] sx = second(k, x, most, lx, l.h(), dx > 1 || kx > 1, kx > 1, true, turn == 0);
                 double[] sy = second(k, y, most, ly, l.b(), dy > 1 || ky > 1, ky > 1, false, turn == 1);
-                if (sx[1] > 0 || sy[1] > 0) {
+                // least moments not about both axes at once (R6.6.4.5.4)
+                boolean leastOfBoth = sx[0] > sx[2] && sy[0] > sy[2];
+                for (int way = 0; way < (leastOfBoth ? 2 : 1) && sx[1] + sy[1] > 0; way++) {
                     point(
                             surface,
                             scale,
                             most,
-                            eccentric(sx[0], most, turn == 0, lx, l.h()),
-                            eccentric(sy[0], most, turn == 1, ly, l.b()));
+                            eccentric(sx[leastOfBoth && way == 0 ? 2 : 0], most, turn == 0, lx, l.h()),
+                            eccentric(sy[leastOfBoth && way == 1 ? 2 : 0], most, turn == 1, ly, l.b()));
                 }
             }
         }
@@ -208,7 +210,7 @@ final class ColumnReading {
     }
 
     /**
-     * {moment, 1 if slender} of the lift about an axis.
+     * {moment, 1 if slender, moment without a least one} of the lift about an axis.
      *
      * @param free  whether its ends move by the factor of the basis: then the whole moment counts
      * @param aside whether its imperfection counts about that axis
@@ -233,7 +235,7 @@ final class ColumnReading {
         double m1 = Math.min(Math.abs(v.foot()), Math.abs(v.head()));
         boolean single = v.foot() * v.head() > 0;
         if (p <= 0) {
-            return new double[] {m2, 0};
+            return new double[] {m2, 0, m2};
         }
         return b.en()
                 ? curvature(k, v, p, length, h, inertia, r, loaded, m2, single ? m1 : -m1, sways, aboutX, aside)
@@ -260,17 +262,19 @@ final class ColumnReading {
             double m1,
             boolean aboutX) {
         double ratio = loaded || m2 == 0 ? -1 : m1 / m2;
-        if (length / r <= Math.min(40, 34 + 12 * ratio)) {
-            return new double[] {m2, 0};
+        if (length / r <= Math.min(40, 34 + 12 * ratio) + 1e-6) {
+            return new double[] {m2, 0, m2};
         }
         double dead = Math.max(0, Math.min(1, -f.dead(l.member(), footStation(), k, Analysis.N) / p));
         double least = p * (m.inches(15, 0.6) + 0.03 * h);
-        double cm = loaded || least > m2 ? 1 : 0.6 - 0.4 * ratio;
+        double curved = loaded ? 1 : 0.6 - 0.4 * ratio;
         double gross = l.ec() * inertia;
         double ei = Math.max(0.4 * gross, 0.2 * gross + 200_000 * ofBars(aboutX)) / (1 + dead);
         double pc = Math.PI * Math.PI * ei / (length * length);
         double rest = 1 - p / (0.75 * pc);
-        return new double[] {rest <= 0 ? Double.POSITIVE_INFINITY : Math.max(1, cm / rest) * Math.max(m2, least), 1};
+        double infinite = Double.POSITIVE_INFINITY;
+        double own = rest <= 0 ? infinite : m2 * Math.max(1, curved / rest);
+        return new double[] {rest <= 0 ? infinite : least > m2 ? least / Math.min(1, rest) : own, 1, own};
     }
 
     /** 5.8.3.1, then 5.8.8 or 5.8.7. @param m1 positive in single curvature */
@@ -299,7 +303,7 @@ final class ColumnReading {
         double relative = p / (gross() * fcd);
         double omega = steel() * m.steel() / (gross() * fcd);
         if (lambda * Math.sqrt(relative) <= 20 / (1 + 0.2 * creep) * Math.sqrt(1 + 2 * omega) * (1.7 - rm)) {
-            return new double[] {m2, 0};
+            return new double[] {m2, 0, m2};
         }
         double m0e = loaded ? m2 : Math.max(0.6 * m2 + 0.4 * m1, 0.4 * m2);
         if (b.nominalStiffness()) {
@@ -308,15 +312,17 @@ final class ColumnReading {
             double critical = Math.PI * Math.PI * ei / (length * length);
             double imperfection = aside ? p * length / 400 : 0;
             double larger = 1 + Math.PI * Math.PI / 8 * p / (critical - p);
-            return new double[] {
-                critical <= p ? Double.POSITIVE_INFINITY : Math.max(m2, larger * (m0e + imperfection) - imperfection), 1
-            };
+            double m = critical <= p
+                    ? Double.POSITIVE_INFINITY
+                    : Math.max(m2, larger * (m0e + imperfection) - imperfection);
+            return new double[] {m, 1, m};
         }
         double d = h / 2 + Math.sqrt(ofBars(aboutX) / steel());
         double kphi = Math.max(1, 1 + (0.35 + l.fc() / 200 - lambda / 150) * creep);
         double kr = Math.max(0, Math.min(1, (1 + omega - relative) / (0.6 + omega)));
         double e2 = kr * kphi * m.steel() / 200_000 / (0.45 * d) * length * length / 10;
-        return new double[] {Math.max(m2, m0e + p * e2), 1};
+        double m = Math.max(m2, m0e + p * e2);
+        return new double[] {m, 1, m};
     }
 
     private int footStation() {

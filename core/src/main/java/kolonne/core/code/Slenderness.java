@@ -51,8 +51,27 @@ public interface Slenderness {
      */
     record Bars(double depth, double area, double inertia) {}
 
-    /** The moment to design for away from the ends [Nmm] and the magnifier; infinite where the lift buckles. */
-    record Magnified(double moment, double factor, boolean slender) {}
+    /**
+     * The moment to design for away from the ends and the magnifier; infinite where the lift buckles.
+     *
+     * @param moment [Nmm]; {@code ownFactor} and {@code own} where it is not made larger by a least moment
+     */
+    record Magnified(double moment, double factor, boolean slender, double own, double ownFactor) {
+        /** One without a least moment. */
+        public Magnified(double moment, double factor, boolean slender) {
+            this(moment, factor, slender, moment, factor);
+        }
+
+        /** Whether a least moment decides. */
+        public boolean least() {
+            return moment > own * (1 + 1e-9);
+        }
+
+        /** The same where the least moment acts about the other axis. */
+        public Magnified plain() {
+            return new Magnified(own, ownFactor, slender);
+        }
+    }
 
     Magnified braced(Lift lift, Trace t);
 

@@ -62,12 +62,14 @@ final class AciSlenderness implements Slenderness {
         double minimum = l.pu() * (form.length(15, 0.6) + 0.03 * l.h());
         // Where the minimum governs, Cm is 1.0 (6.6.4.5.4); a load between the ends means Cm 1.0 (6.6.4.5.3)
         boolean least = minimum > l.m2();
-        double cm = l.transverse() || least ? 1 : 0.6 - 0.4 * ratio;
+        double own = l.transverse() ? 1 : 0.6 - 0.4 * ratio;
+        double cm = least ? 1 : own;
         double ei = stiffness(l);
         double pc = Math.PI * Math.PI * ei / (l.k() * l.lu() * l.k() * l.lu());
         double m2 = Math.max(l.m2(), minimum);
         double rest = 1 - l.pu() / (STIFFNESS_REDUCTION * pc);
-        double delta = rest <= 0 ? Double.POSITIVE_INFINITY : Math.max(1, cm / rest);
+        double delta = larger(cm, rest);
+        double plain = larger(own, rest);
         if (t.on()) {
             t.step(
                     "M2,min",
@@ -117,8 +119,23 @@ final class AciSlenderness implements Slenderness {
                     Clause.of("6.6.4.5.1"),
                     in(delta, Quantity.NUMBER),
                     in(m2, Quantity.MOMENT));
+            if (least) {
+                t.step(
+                        "Mc without M2,min",
+                        "max(1, Cm / (1 − Pu / 0.75 Pc)) M2",
+                        "{0} × {1}",
+                        plain * l.m2(),
+                        Quantity.MOMENT,
+                        Clause.of("R6.6.4.5.4"),
+                        in(plain, Quantity.NUMBER),
+                        in(l.m2(), Quantity.MOMENT));
+            }
         }
-        return new Magnified(delta * m2, delta * m2 / Math.max(l.m2(), minimum), true);
+        return new Magnified(delta * m2, delta, true, plain * l.m2(), plain);
+    }
+
+    private static double larger(double cm, double rest) {
+        return rest <= 0 ? Double.POSITIVE_INFINITY : Math.max(1, cm / rest);
     }
 
     /** (EI)eff by whichever of 6.6.4.4.4 (a) and (b) gives more: the code leaves the choice [Nmm2]. */

@@ -218,6 +218,19 @@ public final class LiftDemands {
         if (!x.slender() && !y.slender()) {
             return;
         }
+        if (x.least() && y.least()) {
+            // they are not meant to act about both axes at once (ACI 318-19 R6.6.4.5.4)
+            t.say("Least moments", "about one axis at a time", rules.bracedClause());
+            bowed(c, ofX, ofY, x, y.plain(), before, out);
+            bowed(c, ofX, ofY, x.plain(), y, before, out);
+        } else {
+            bowed(c, ofX, ofY, x, y, before, out);
+        }
+    }
+
+    private void bowed(
+            int c, int ofX, int ofY, Slenderness.Magnified x, Slenderness.Magnified y, int before, List<Demand> out) {
+        LiftForces f = forces[c];
         // a section that is not alike about its axes may bow either way
         int ways = lift.legged() ? 4 : 1;
         for (int way = 0; way < ways; way++) {

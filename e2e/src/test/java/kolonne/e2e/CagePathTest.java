@@ -193,11 +193,17 @@ class CagePathTest extends BrowserTest {
         // by way of the bench, where the lift is a section on its own, and back as set by hand
         button("To the bench").click();
         assertThat(page.locator(".bench-section .bar").first()).isVisible();
+        // kept by the server, for the sheets of all columns that it fits
+        page.waitForResponse(
+                r -> r.url().endsWith("/api/sections") && r.request().method().equals("PUT") && r.ok(),
+                () -> button("Keep").click());
+        assertThat(button("Keep in its place")).isVisible();
         Locator give =
                 page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Give to C-")));
         page.waitForResponse(r -> r.url().endsWith("/hand"), give::click);
         assertThat(button("Release the bars")).isVisible();
         assertThat(between).hasValue("700");
+        assertThat(page.getByLabel("Bars from the bench")).isVisible();
     }
 
     /** Smaller corners, then smaller faces. */

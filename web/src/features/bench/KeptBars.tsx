@@ -9,13 +9,16 @@ import { useKeptSections } from './kept'
 
 /** Bars of sections that are kept from the bench and fit the lift: a choice sets them by hand. */
 export default function KeptBars(p: { column: Column; lift: Lift; units: Units; onSave: (h: HandLifts) => void }) {
-  const kept = useKeptSections().data ?? []
+  const kept = useKeptSections().data
+  if (!kept) return null
   const fitting = fits(kept, p.column, p.lift, p.units)
-  if (fitting.length === 0) return null
+  if (fitting.length === 0) return <span className="soft">No section that is kept fits this lift.</span>
   return (
     <Select
       size="small"
       aria-label="Bars from the bench"
+      autoFocus
+      defaultOpen
       style={{ width: 180 }}
       value={null}
       placeholder="Bars from the bench…"

@@ -1,4 +1,4 @@
-import { render, screen } from '@testing-library/react'
+import { render, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, ApiError } from '../../api/client'
@@ -7,7 +7,8 @@ import { Around, column } from '../../test/fixtures'
 import { benchStart, type Bench } from './bench'
 import { entryOf, fromEntry } from './draft'
 import { fromLift } from './fromLift'
-import KeptBars, { fits } from './KeptBars'
+import BenchLinks from './BenchLinks'
+import { fits } from './KeptBars'
 import { KeptMenu } from './KeptMenu'
 
 const lift = column.lifts[1]!
@@ -113,18 +114,33 @@ describe('their bars on the sheet of a column', () => {
     ])
   })
 
-  it('are set by hand by a choice', async () => {
+  it('are asked for, and set by hand by a choice', async () => {
     const saved = vi.fn()
     shelf = [four]
-    render(
-      <Around>
-        <KeptBars column={column} lift={lift} units={SI} onSave={saved} />
-      </Around>,
-    )
-    await userEvent.click(await screen.findByRole('combobox', { name: 'Bars from the bench' }))
+    const { unmount } = links(saved)
+    await userEvent.click(await screen.findByRole('button', { name: 'Bars from the bench…' }))
     await userEvent.click(await screen.findByTitle('four corners'))
     expect(saved).toHaveBeenCalledWith({
       lifts: { 1: expect.objectContaining({ rows: expect.objectContaining({ alongX: 2 }) }) },
     })
+    unmount()
+    shelf = [{ ...four, cover: 90 }]
+    links(saved)
+    await userEvent.click(await screen.findByRole('button', { name: 'Bars from the bench…' }))
+    expect(await screen.findByText('No section that is kept fits this lift.')).toBeInTheDocument()
+  })
+
+  it('are not offered where only sections of beams are kept', async () => {
+    shelf = [{ ...four, use: 'beam' }]
+    links(vi.fn())
+    await waitFor(() => expect(api.keptSections).toHaveBeenCalled())
+    expect(screen.queryByRole('button', { name: 'Bars from the bench…' })).not.toBeInTheDocument()
   })
 })
+
+const links = (onSave: () => void) =>
+  render(
+    <Around>
+      <BenchLinks id="p" column={column} lift={lift} demands={[]} units={SI} onSave={onSave} />
+    </Around>,
+  )

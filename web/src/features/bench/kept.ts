@@ -2,18 +2,24 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, type ApiError, type KeptSection } from '../../api/client'
 import type { Bench } from './bench'
 import { entryOf, fromEntry } from './draft'
+import { SECTIONS } from './keptKey'
 
-const SECTIONS = ['sections']
 /** Where earlier versions kept sections in the browser alone. */
 const IN_BROWSER = 'kolonne.bench.kept'
 
-const benches = (all: { sections: KeptSection[] }): Bench[] => all.sections.map((k) => fromEntry(k.section))
+interface Kept {
+  sections: KeptSection[]
+}
+const benches = (all: Kept): Bench[] => all.sections.map((k) => fromEntry(k.section))
 
 /** Sections that are kept for all projects, by name. */
 export function useKeptSections() {
   return useQuery({
     queryKey: SECTIONS,
-    queryFn: async ({ signal }) => handOver(benches(await api.keptSections(signal))),
+    queryFn: async ({ signal }) => handOver(await api.keptSections(signal)),
+    select: benches,
+    // sheets ask for them as well, without handing over
+    staleTime: 0,
   })
 }
 
@@ -21,8 +27,8 @@ export function useKeptSections() {
 export function useKeeping(onKept: (name: string) => void, onRefused: (why: string) => void) {
   const queries = useQueryClient()
   const refused = (e: ApiError) => onRefused([e.message, e.findings?.[0]?.what ?? e.detail].join(' '))
-  const show = (all: { sections: KeptSection[] }) => queries.setQueryData(SECTIONS, benches(all))
-  const keep = useMutation<{ sections: KeptSection[] }, ApiError, Bench>({
+  const show = (all: Kept) => queries.setQueryData(SECTIONS, all)
+  const keep = useMutation<Kept, ApiError, Bench>({
     mutationFn: (b) => api.keepSection(entryOf(b)),
     onSuccess: (all, b) => {
       show(all)
@@ -30,7 +36,7 @@ export function useKeeping(onKept: (name: string) => void, onRefused: (why: stri
     },
     onError: refused,
   })
-  const forget = useMutation<{ sections: KeptSection[] }, ApiError, string>({
+  const forget = useMutation<Kept, ApiError, string>({
     mutationFn: (name) => api.forgetSection(name),
     onSuccess: show,
     onError: refused,
@@ -39,17 +45,17 @@ export function useKeeping(onKept: (name: string) => void, onRefused: (why: stri
 }
 
 /** Brings sections that only this browser has to all others, under names that are free; those that are refused stay where they are. */
-async function handOver(kept: Bench[]): Promise<Bench[]> {
+async function handOver(kept: Kept): Promise<Kept> {
   const own = inBrowser()
   if (own.length === 0) return kept
   const left: Bench[] = []
   for (const b of own) {
     const name = free(
       b.name,
-      kept.map((k) => k.name),
+      kept.sections.map((k) => k.section.id ?? ''),
     )
     try {
-      kept = benches(await api.keepSection(entryOf({ ...b, name })))
+      kept = await api.keepSection(entryOf({ ...b, name }))
     } catch {
       left.push(b)
     }

@@ -203,6 +203,7 @@ class CagePathTest extends BrowserTest {
         page.waitForResponse(r -> r.url().endsWith("/hand"), give::click);
         assertThat(button("Release the bars")).isVisible();
         assertThat(between).hasValue("700");
+        button("Bars from the bench…").click();
         assertThat(page.getByLabel("Bars from the bench")).isVisible();
     }
 

@@ -128,7 +128,9 @@ public final class SwayIndex {
         if (drift > limit) {
             for (Leaning l : all) {
                 double along = (l.drift(storey, 0) * x + l.drift(storey, 1) * y) / drift;
-                sidesway[l.loadCase()] |= along > limit * l.loads() / loads;
+                // settlements apply no load: what they sway at all counts
+                double share = loads > 0 ? l.loads() / loads : 0;
+                sidesway[l.loadCase()] |= along > limit * share;
             }
         }
     }

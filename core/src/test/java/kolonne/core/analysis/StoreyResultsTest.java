@@ -21,6 +21,7 @@ import kolonne.core.model.Member;
 import kolonne.core.model.MemberLoad;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Purpose;
+import kolonne.core.model.Settlement;
 import kolonne.core.model.Storey;
 import org.junit.jupiter.api.Test;
 
@@ -119,6 +120,19 @@ class StoreyResultsTest {
         assertEquals("[true, true, true, false]", sways(2e8, 3));
         assertEquals("[false, false]", sways(5e7, 1));
         assertEquals("[false, false, false, false]", sways(5e7, 3));
+    }
+
+    /** Ground that sinks under one side lets the frame sway without any load. */
+    @Test
+    void whatSinksSwaysTheFrame() {
+        ModelBuilder b = tower();
+        for (String side : List.of("J00", "J02")) {
+            b.settlements.add(new Settlement("P", side, 0, 0, -60, 0, 0, 0));
+        }
+        b.combine("K", java.util.Map.of("P", 1.0));
+        Analysis a = b.solve();
+        assertTrue(Math.abs(StoreyResults.of(a, 0).get(0).drift()[0]) > 3500.0 / 1500, "sways enough");
+        assertTrue(SwayIndex.of(new Demands(a, Purpose.STRENGTH)).sways(0));
     }
 
     /** Of each part of a couple at the roof with some weight there, then of an even load. */

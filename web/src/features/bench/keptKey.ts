@@ -1,0 +1,2 @@
+/** Of what the server answers about sections that are kept. */
+export const SECTIONS = ['sections']

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
 import kolonne.core.analysis.Analysis;
-import kolonne.core.analysis.LocalAxes;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Diaphragm;
 import kolonne.core.model.Joint;
+import kolonne.core.model.LocalAxes;
 import kolonne.core.model.Member;
 import kolonne.core.model.Role;
 

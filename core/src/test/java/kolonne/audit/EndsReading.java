@@ -2,9 +2,9 @@ package kolonne.audit;
 
 import java.util.ArrayList;
 import java.util.List;
-import kolonne.core.analysis.LocalAxes;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Joint;
+import kolonne.core.model.LocalAxes;
 import kolonne.core.model.Member;
 import kolonne.core.model.Release;
 import kolonne.core.model.Role;

@@ -5,11 +5,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import kolonne.core.analysis.Analysis;
-import kolonne.core.analysis.LocalAxes;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.CaseKind;
 import kolonne.core.model.Combination;
 import kolonne.core.model.Joint;
+import kolonne.core.model.LocalAxes;
 import kolonne.core.model.Member;
 import kolonne.core.model.Role;
 

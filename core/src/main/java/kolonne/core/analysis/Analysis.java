@@ -3,6 +3,7 @@ package kolonne.core.analysis;
 import java.util.List;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.FromFoot;
 
 /**
  * The solved frame: displacements, reactions and station forces for every load case. Read-only once made.
@@ -18,6 +19,7 @@ public final class Analysis {
     public static final int MZ = 5;
     public static final int COMPONENTS = 6;
 
+    private final BuildingIndex given;
     private final BuildingIndex index;
     private final double[][] displacements;
     private final double[][] reactions;
@@ -29,6 +31,7 @@ public final class Analysis {
     private final Frame frame;
 
     /**
+     * @param given         the building as it was drawn, before what is derived of it
      * @param displacements [case][6 × joint]
      * @param reactions     [case][6 × joint], zero where nothing is held
      * @param stations      [member][station] distance from the start joint [mm]
@@ -38,6 +41,7 @@ public final class Analysis {
      * @param frame         the frame whose displacements these are (with P-Delta: of second order), or null
      */
     Analysis(
+            BuildingIndex given,
             BuildingIndex index,
             double[][] displacements,
             double[][] reactions,
@@ -47,6 +51,7 @@ public final class Analysis {
             List<Finding> findings,
             FrameAnalysis.Solved solved,
             Frame frame) {
+        this.given = given;
         this.index = index;
         this.displacements = displacements;
         this.reactions = reactions;
@@ -71,8 +76,14 @@ public final class Analysis {
         return frame == null;
     }
 
+    /** The building that was analysed. */
     public BuildingIndex index() {
         return index;
+    }
+
+    /** How a member is redrawn against the model that was given, so that its forces are about other axes; null where it is not. */
+    public FromFoot.Turn turn(int member) {
+        return FromFoot.turn(given, given.building().members().get(member));
     }
 
     /** Displacement of a joint [mm] or rotation [rad] in global direction 0..5. */

@@ -8,6 +8,7 @@ import kolonne.core.model.AreaLoad;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.LoadCase;
+import kolonne.core.model.LocalAxes;
 import kolonne.core.model.Member;
 import kolonne.core.model.MemberLoad;
 import kolonne.core.model.SlabPanel;

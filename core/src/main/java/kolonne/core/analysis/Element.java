@@ -1,6 +1,7 @@
 package kolonne.core.analysis;
 
 import kolonne.core.model.Joint;
+import kolonne.core.model.LocalAxes;
 import kolonne.core.model.Material;
 import kolonne.core.model.Member;
 import kolonne.core.model.Release;

@@ -1,6 +1,7 @@
 package kolonne.core.analysis;
 
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.LocalAxes;
 import kolonne.core.model.Member;
 import kolonne.core.model.Role;
 import kolonne.core.shape.Legs;

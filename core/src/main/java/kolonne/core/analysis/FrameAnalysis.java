@@ -14,6 +14,7 @@ import kolonne.core.finding.Severity;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Combination;
+import kolonne.core.model.FromFoot;
 import kolonne.core.model.Member;
 
 /** Solves the frame for all load cases: one factorisation, every case a right-hand side. */
@@ -33,7 +34,7 @@ public final class FrameAnalysis {
     private FrameAnalysis() {}
 
     /**
-     * Analyses a building that {@link kolonne.core.model.ModelCheck} found sound; takes the forces that come with the
+     * Analyses a building that {@link kolonne.core.model.ModelCheck} found sound, ells and tees drawn from their feet ({@link FromFoot}); takes the forces that come with the
      * file where there are any. Arrangements of live load are generated where the model asks for them.
      *
      * @throws AnalysisFailed with findings that name the joint and direction of a mechanism, or a panel that loses load
@@ -72,10 +73,10 @@ public final class FrameAnalysis {
     public static Analysis resolve(Analysis before, BuildingIndex after, Progress progress) {
         progress.at("reading loads and members");
         AnalysisSize.check(after.building(), after.building());
-        BuildingIndex index = Leaning.expanded(PatternLive.expanded(after));
+        BuildingIndex index = Leaning.expanded(PatternLive.expanded(FromFoot.expanded(after)));
         AnalysisSize.check(after.building(), index.building());
         if (index.building().hasImportedForces()) {
-            return ImportedForces.of(index);
+            return ImportedForces.of(after, index);
         }
         Frame old = before == null || before.solved() == null
                 ? null
@@ -92,7 +93,7 @@ public final class FrameAnalysis {
                 new Solution(frame, factor, old == null ? null : before.solved().firstOrder()));
         Solved last = index.building().options().pDelta().isEmpty() ? first : secondOrder(first, findings, progress);
         progress.at("forces at stations");
-        return recovered(index, first, last, findings);
+        return recovered(after, index, first, last, findings);
     }
 
     /**
@@ -186,7 +187,8 @@ public final class FrameAnalysis {
         return most / largest;
     }
 
-    private static Analysis recovered(BuildingIndex index, Solved first, Solved last, List<Finding> findings) {
+    private static Analysis recovered(
+            BuildingIndex given, BuildingIndex index, Solved first, Solved last, List<Finding> findings) {
         Frame frame = last.frame();
         Building b = index.building();
         int n = b.members().size();
@@ -216,6 +218,7 @@ public final class FrameAnalysis {
             throw new AnalysisFailed(findings);
         }
         return new Analysis(
+                given,
                 index,
                 last.solution().displacements(),
                 last.solution().reactions(),

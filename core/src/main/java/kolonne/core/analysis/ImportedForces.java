@@ -15,7 +15,7 @@ final class ImportedForces {
     private ImportedForces() {}
 
     /** @throws AnalysisFailed naming every member without forces */
-    static Analysis of(BuildingIndex index) {
+    static Analysis of(BuildingIndex given, BuildingIndex index) {
         Building b = index.building();
         int cases = b.loadCases().size();
         Map<String, List<StationForces>> byMember = new HashMap<>();
@@ -54,6 +54,7 @@ final class ImportedForces {
                 "The forces come with the file; displacements, reactions " + "and the sway of storeys are not known.",
                 "Check that the frame may be taken as braced."));
         return new Analysis(
+                given,
                 index,
                 new double[cases][6 * b.joints().size()],
                 new double[cases][6 * b.joints().size()],

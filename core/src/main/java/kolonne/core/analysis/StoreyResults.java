@@ -7,6 +7,7 @@ import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.CaseKind;
 import kolonne.core.model.Joint;
+import kolonne.core.model.LocalAxes;
 import kolonne.core.model.Member;
 import kolonne.core.model.Role;
 import kolonne.core.model.Storey;

@@ -2,10 +2,10 @@ package kolonne.core.space;
 
 import java.util.ArrayList;
 import java.util.List;
-import kolonne.core.analysis.LocalAxes;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Joint;
+import kolonne.core.model.LocalAxes;
 import kolonne.core.model.Member;
 
 /** The way of a beam line through its joints, which need not be quite straight. Its frame runs from the first joint to the last. */

@@ -7,6 +7,7 @@ import java.util.List;
 import kolonne.core.model.AreaLoad;
 import kolonne.core.model.CaseKind;
 import kolonne.core.model.LoadCase;
+import kolonne.core.model.LocalAxes;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Release;
 import kolonne.core.model.SlabPanel;

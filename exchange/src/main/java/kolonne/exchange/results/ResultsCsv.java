@@ -10,6 +10,7 @@ import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.model.Building;
 import kolonne.core.model.Combination;
+import kolonne.core.model.FromFoot;
 
 /** Tables of results as CSV. Forces and displacements in SI: mm, rad, kN, kNm; a comma in a name is quoted. */
 public final class ResultsCsv {
@@ -110,7 +111,7 @@ public final class ResultsCsv {
         out.write(s.append('\n').toString());
     }
 
-    /** Station forces of every member in every case and combination [m from the start joint, kN, kNm]. */
+    /** Station forces of every member in every case and combination, about the axes that the model gives it [m from the start joint, kN, kNm]. */
     public static void stationForces(Analysis a, Writer out) throws IOException {
         Building b = a.index().building();
         out.write("case,member,x_m,n_kN,vy_kN,vz_kN,t_kNm,my_kNm,mz_kNm\n");
@@ -127,24 +128,35 @@ public final class ResultsCsv {
     private static void stations(Analysis a, String name, double[] factors, Writer out) throws IOException {
         Building b = a.index().building();
         for (int m = 0; m < b.members().size(); m++) {
-            for (int s = 0; s < a.stationCount(m); s++) {
+            FromFoot.Turn turn = a.turn(m);
+            double length = a.index().length(b.members().get(m));
+            for (int k = 0; k < a.stationCount(m); k++) {
+                int s = turn == null ? k : a.stationCount(m) - 1 - k;
+                double x = turn == null ? a.stationX(m, s) : length - a.stationX(m, s);
                 StringBuilder line = new StringBuilder(text(name))
                         .append(',')
                         .append(text(b.members().get(m).id()))
                         .append(',')
-                        .append(number(a.stationX(m, s) / 1000));
+                        .append(number(x / 1000));
                 for (int i = 0; i < Analysis.COMPONENTS; i++) {
-                    double v = 0;
-                    for (int c = 0; c < factors.length; c++) {
-                        if (factors[c] != 0) {
-                            v += factors[c] * a.force(m, c, s, i);
-                        }
-                    }
+                    double v = turn == null
+                            ? sum(a, factors, m, s, i)
+                            : turn.senseOfAction(i) * sum(a, factors, m, s, turn.action(i));
                     line.append(',').append(number(v * (i < Analysis.T ? 1e-3 : 1e-6)));
                 }
                 out.write(line.append('\n').toString());
             }
         }
+    }
+
+    private static double sum(Analysis a, double[] factors, int member, int station, int component) {
+        double v = 0;
+        for (int c = 0; c < factors.length; c++) {
+            if (factors[c] != 0) {
+                v += factors[c] * a.force(member, c, station, component);
+            }
+        }
+        return v;
     }
 
     /** Eight digits of any size; a rotation of 1e-10 is not zero. What has no bound is {@code inf}, what has no value is empty. */

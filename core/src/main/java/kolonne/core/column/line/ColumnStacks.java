@@ -2,11 +2,11 @@ package kolonne.core.column.line;
 
 import java.util.ArrayList;
 import java.util.List;
-import kolonne.core.analysis.LocalAxes;
 import kolonne.core.mark.Marked;
 import kolonne.core.mark.Marks;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Joint;
+import kolonne.core.model.LocalAxes;
 import kolonne.core.model.Member;
 import kolonne.core.model.Role;
 import kolonne.core.model.Storey;

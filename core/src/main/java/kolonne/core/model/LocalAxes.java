@@ -1,6 +1,4 @@
-package kolonne.core.analysis;
-
-import kolonne.core.model.Joint;
+package kolonne.core.model;
 
 /** Unit vectors of a member's local axes in global components: r[0] = x, r[1] = y, r[2] = z. */
 public final class LocalAxes {

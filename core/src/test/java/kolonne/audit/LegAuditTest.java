@@ -42,7 +42,8 @@ class LegAuditTest {
     void everyLift(String code) {
         Basis b = Basis.standard(code);
         design = BuildingDesigner.design(
-                FrameAnalysis.solve(new BuildingIndex(LegBuildings.of(new DemoOptions(7, 3, 3, 2, true)))),
+                FrameAnalysis.solve(new BuildingIndex(
+                        LegBuildings.everySecondFromItsHead(LegBuildings.of(new DemoOptions(7, 3, 3, 2, true))))),
                 b,
                 BuildingDesigner.Progress.NONE);
         basis = Drawn.basis(b);
@@ -56,6 +57,11 @@ class LegAuditTest {
         }
         BuildingInSpace.each(design, Progress.NONE, this::inside);
         assertEquals(List.of(), faults.stream().limit(20).toList());
+        long fromTheirHeads = design.columns().stream()
+                .flatMap(c -> c.findings().stream())
+                .filter(q -> q.code().equals("column.drawn-down"))
+                .count();
+        assertTrue(fromTheirHeads > 5, fromTheirHeads + " lifts are drawn from their heads");
         assertTrue(
                 lifts > 15 && compared > Sweep.of(120, 300) && bars > 400, lifts + " lifts, " + compared + ", " + bars);
     }

@@ -4,6 +4,7 @@ import java.util.List;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.FromFoot;
+import kolonne.core.shape.Shape;
 
 /**
  * The solved frame: displacements, reactions and station forces for every load case. Read-only once made.
@@ -20,6 +21,7 @@ public final class Analysis {
     public static final int COMPONENTS = 6;
 
     private final BuildingIndex given;
+    private final FromFoot.Turn[] turns;
     private final BuildingIndex index;
     private final double[][] displacements;
     private final double[][] reactions;
@@ -52,6 +54,9 @@ public final class Analysis {
             FrameAnalysis.Solved solved,
             Frame frame) {
         this.given = given;
+        this.turns = given.building().members().stream()
+                .map(m -> FromFoot.turn(given, m))
+                .toArray(FromFoot.Turn[]::new);
         this.index = index;
         this.displacements = displacements;
         this.reactions = reactions;
@@ -81,9 +86,40 @@ public final class Analysis {
         return index;
     }
 
+    /** The building as it was drawn, before what is derived of it. */
+    public BuildingIndex given() {
+        return given;
+    }
+
+    /** A shape for a member in the words of the building as it was drawn. */
+    public Shape asDrawn(int member, Shape shape) {
+        FromFoot.Turn turn = turn(member);
+        return turn == null ? shape : turn.of(shape);
+    }
+
     /** How a member is redrawn against the model that was given, so that its forces are about other axes; null where it is not. */
     public FromFoot.Turn turn(int member) {
-        return FromFoot.turn(given, given.building().members().get(member));
+        return turns[member];
+    }
+
+    /** As {@link #stationX} of a station counted and measured from the start that the model gives the member. */
+    public double drawnX(int member, int station) {
+        return turns[member] == null
+                ? stationX(member, station)
+                : index.length(index.building().members().get(member)) - stationX(member, drawn(member, station));
+    }
+
+    /** As {@link #force} at that station, about the axes that the model gives the member. */
+    public double drawnForce(int member, int loadCase, int station, int component) {
+        FromFoot.Turn turn = turns[member];
+        return turn == null
+                ? force(member, loadCase, station, component)
+                : turn.senseOfAction(component)
+                        * force(member, loadCase, drawn(member, station), turn.action(component));
+    }
+
+    private int drawn(int member, int station) {
+        return stationCount(member) - 1 - station;
     }
 
     /** Displacement of a joint [mm] or rotation [rad] in global direction 0..5. */

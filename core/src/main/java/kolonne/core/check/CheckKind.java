@@ -155,12 +155,6 @@ public enum CheckKind {
     MINOR_MOMENT("minor-moment", "Bending about the minor axis", Cause.OUT_OF_SCOPE, Quantity.MOMENT),
     MINOR_SHEAR("minor-shear", "Shear across the beam", Cause.OUT_OF_SCOPE, Quantity.FORCE),
     // Columns
-    COLUMN_SHAPE(
-            "shape",
-            "Shape of the section",
-            Cause.OUT_OF_SCOPE,
-            Quantity.NUMBER,
-            "Draw it from the foot up, or design it by hand."),
     COLUMN_FRAME_SHAPE(
             "frame-shape",
             "Shape of a column in a frame for earthquakes",

@@ -117,13 +117,13 @@ public final class ForceTotals {
     private static double at(Analysis a, int member, int loadCase, double x, int component) {
         int n = a.stationCount(member);
         int hi = 1;
-        while (hi < n - 1 && a.stationX(member, hi) < x) {
+        while (hi < n - 1 && a.drawnX(member, hi) < x) {
             hi++;
         }
-        double x0 = a.stationX(member, hi - 1);
-        double x1 = a.stationX(member, hi);
+        double x0 = a.drawnX(member, hi - 1);
+        double x1 = a.drawnX(member, hi);
         double part = x1 > x0 ? Math.max(0, Math.min(1, (x - x0) / (x1 - x0))) : 0;
-        return a.force(member, loadCase, hi - 1, component) * (1 - part)
-                + a.force(member, loadCase, hi, component) * part;
+        return a.drawnForce(member, loadCase, hi - 1, component) * (1 - part)
+                + a.drawnForce(member, loadCase, hi, component) * part;
     }
 }

@@ -1,12 +1,10 @@
 package kolonne.core.design;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import kolonne.core.analysis.Slabs;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
-import kolonne.core.check.CheckKind;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.detail.BarItem;
@@ -150,11 +148,8 @@ public record Quantities(double steel, double concrete, double formwork) {
         return BeamBars.of(d.line(), d.cage(), d.basis());
     }
 
-    /** The bars of a lift; none where the section is out of scope. */
+    /** The bars of a lift. */
     public static List<BarItem> bars(ColumnDesign d, int lift) {
-        if (d.lifts().get(lift).checks().stream().anyMatch(c -> c.kind() == CheckKind.COLUMN_SHAPE)) {
-            return new ArrayList<>();
-        }
         return ColumnBars.of(d.stack(), lift, d.cage(), d.basis());
     }
 

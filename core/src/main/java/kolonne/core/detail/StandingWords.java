@@ -18,9 +18,6 @@ public final class StandingWords {
     /** A line for bars that stand alike. @param cage of the whole stack */
     public static List<String> of(ColumnStack stack, int number, ColumnCage cage, Basis basis) {
         ColumnStack.Lift lift = stack.lifts().get(number);
-        if (!lift.inScope()) {
-            return List.of();
-        }
         double floor = lift.top() - lift.base() + lift.inHead();
         Map<String, Map<Bar, Integer>> alike = new LinkedHashMap<>();
         List<VerticalBars.Standing> standing = VerticalBars.in(stack, number, cage, basis);

@@ -63,12 +63,10 @@ public final class ColumnDetail {
 
     /** How far starter bars reach below the lowest lift [mm]. */
     private double foundation() {
-        return !column.stack().lifts().get(0).inScope()
-                ? 0
-                : VerticalBars.of(column.stack(), 0, column.cage(), basis).stream()
-                        .mapToDouble(s -> -s.from())
-                        .max()
-                        .orElse(0);
+        return VerticalBars.of(column.stack(), 0, column.cage(), basis).stream()
+                .mapToDouble(s -> -s.from())
+                .max()
+                .orElse(0);
     }
 
     /** @param room that the paper has from foot to head [mm] */
@@ -198,9 +196,6 @@ public final class ColumnDetail {
 
     /** Bars as they stand, seen from the side: of those behind one another one, and of every kind the outermost on either side. */
     private void bars(ColumnStack.Lift l, double axis, double foot) {
-        if (!l.inScope()) {
-            return;
-        }
         List<VerticalBars.Standing> all = VerticalBars.of(column.stack(), l.number(), column.cage(), basis);
         for (VerticalBars.Use use : VerticalBars.Use.values()) {
             List<VerticalBars.Standing> some =

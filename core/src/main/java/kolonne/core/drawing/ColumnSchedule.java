@@ -179,10 +179,6 @@ public final class ColumnSchedule {
             out.addAll(wrapped(shape));
             out.add(concrete);
         }
-        if (!lift.inScope()) {
-            out.add("not designed");
-            return out;
-        }
         out.addAll(wrapped(l.cage().layout().words()));
         out.addAll(wrapped(Schedules.ties(l.cage(), g.first().basis())));
         boolean fails = g.designs().stream()
@@ -285,11 +281,9 @@ public final class ColumnSchedule {
     private void cell(Drawing.Pen pen, Cell c, double x, double top, double high) {
         ColumnStack.Lift lift = c.lift().lift();
         double middle = x + PAD + drawn / 2;
-        if (lift.inScope()) {
-            ColumnCage.LiftCage cage = c.lift().cage();
-            pen.drawing(SectionPicture.of(lift.section().shape(), cage, c.basis(), scale)
-                    .moved(middle, top - high / 2));
-        }
+        ColumnCage.LiftCage cage = c.lift().cage();
+        pen.drawing(SectionPicture.of(lift.section().shape(), cage, c.basis(), scale)
+                .moved(middle, top - high / 2));
         double y = top - PAD - TEXT;
         for (String w : c.words()) {
             pen.text(x + 2 * PAD + drawn, y, TEXT, Drawing.Align.LEFT, w.equals(FAILS), w);

@@ -64,9 +64,7 @@ public final class LiftInSpace {
             Function<BarItem, String> marks) {
         LiftInSpace s = new LiftInSpace(stack, number, whole, basis, index, marks);
         ColumnStack.Lift lift = s.lift;
-        if (lift.inScope()) {
-            s.allBars();
-        }
+        s.allBars();
         Member m = index.member(lift.member());
         double length = index.length(m) + (lift.highest() ? lift.inHead() : 0);
         Body body = new Body(m, lift.section(), lift.material(), Point3.ORIGIN, 0, length);

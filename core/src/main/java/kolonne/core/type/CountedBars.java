@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import kolonne.core.beam.check.BeamDesign;
-import kolonne.core.check.CheckKind;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.detail.BarItem;
 import kolonne.core.detail.BeamBars;
@@ -22,8 +21,7 @@ record CountedBars(double kg, Map<BarItem.Kind, Integer> kinds) {
     static CountedBars of(ColumnDesign d) {
         List<BarItem> bars = new ArrayList<>();
         for (int i = 0; i < d.lifts().size(); i++) {
-            boolean none = d.lifts().get(i).checks().stream().anyMatch(c -> c.kind() == CheckKind.COLUMN_SHAPE);
-            bars.addAll(none ? List.of() : ColumnBars.of(d.stack(), i, d.cage(), d.basis()));
+            bars.addAll(ColumnBars.of(d.stack(), i, d.cage(), d.basis()));
         }
         return of(bars);
     }

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import kolonne.core.compare.ForceTotals;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Direction;
 import kolonne.core.model.FromFoot;
@@ -247,22 +248,25 @@ class FromFootTest {
             same(vectors(forces(b, s), upwards, 1), vectors(forces(a, s), is, 1), 1e-4);
         }
         // what is told of it as it was given, and taken again
-        FromFoot.Turn turn = a.turn(0);
-        assertNotNull(turn);
+        assertNotNull(a.turn(0));
         assertNull(b.turn(0));
         int last = a.stationCount(0) - 1;
         List<StationForces> told = new ArrayList<>();
         for (int s = 0; s <= last; s++) {
             double[] f = forces(a, last - s);
+            int at = s;
             double[] g = IntStream.range(0, 6)
-                    .mapToDouble(i -> turn.senseOfAction(i) * f[turn.action(i)])
+                    .mapToDouble(i -> a.drawnForce(0, 0, at, i))
                     .toArray();
             same(vectors(f, is, 1), vectors(g, down, -1), TOLERANCE * 1e6);
-            told.add(new StationForces("c", "P", length - a.stationX(0, last - s), g[0], g[1], g[2], g[3], g[4], g[5]));
+            told.add(new StationForces("c", "P", a.drawnX(0, s), g[0], g[1], g[2], g[3], g[4], g[5]));
         }
         for (int s = 0; s < a.stationCount(1); s++) {
             told.add(new StationForces("beam", "P", a.stationX(1, s), 0, 0, 0, 0, 0, 0));
         }
+        assertTrue(ForceTotals.of(told.subList(0, last + 1), a).stream()
+                .allMatch(
+                        q -> q.verdict() == ForceTotals.Verdict.AGREES || q.verdict() == ForceTotals.Verdict.NOTHING));
         given.stationForces.addAll(told);
         Analysis taken = given.solve();
         for (int s = 0; s <= last; s++) {

@@ -55,6 +55,41 @@ public final class LegBuildings {
                 b.stationForces());
     }
 
+    /** The same bodies, every second of its upright ells and tees drawn from its head: seen along the other way, a tee has turned by 180°, an ell by 90° with its legs changed. */
+    public static Building everySecondFromItsHead(Building b) {
+        Map<String, Section> sections = new java.util.LinkedHashMap<>();
+        b.sections().forEach(s -> sections.put(s.id(), s));
+        List<Member> members = new ArrayList<>();
+        for (Member m : b.members()) {
+            Shape shape = sections.get(m.section()).shape();
+            boolean down = m.role() == Role.COLUMN && shape instanceof Shape.Flanged && members.size() % 2 == 0;
+            String section = m.section();
+            double angle = Math.PI - m.angle();
+            if (down && shape instanceof Shape.Ell e) {
+                section = "legs of " + m.section() + " changed";
+                sections.putIfAbsent(section, new Section(section, new Shape.Ell(e.hf(), e.bf(), e.h(), e.bw())));
+                angle = Math.PI / 2 - m.angle();
+            }
+            members.add(
+                    !down
+                            ? m
+                            : new Member(
+                                    m.id(),
+                                    m.role(),
+                                    m.end(),
+                                    m.start(),
+                                    section,
+                                    m.material(),
+                                    angle,
+                                    m.endRelease(),
+                                    m.startRelease(),
+                                    m.rigidEnd(),
+                                    m.rigidStart(),
+                                    m.stiffness()));
+        }
+        return b.withSections(new ArrayList<>(sections.values())).withMembers(members);
+    }
+
     private static Shape.Flanged legs(Shape s, int kind) {
         double b = Math.max(200, 0.6 * s.width());
         double wide = Math.max(500, 1.3 * s.width());

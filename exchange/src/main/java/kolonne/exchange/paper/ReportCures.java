@@ -105,7 +105,7 @@ final class ReportCures {
 
     private static String whole(BuildingDesign d, BeamDesign b) {
         List<SectionAdvice.Option> tried = SectionAdvice.upwards(
-                b, d.contexts().of(b.line()), d.analysis().index().building().sections());
+                b, d.contexts().of(b.line()), d.analysis().given().building().sections());
         if (tried.isEmpty()) {
             return "Not tried: the limits of the basis leave no section that could mend it.";
         }

@@ -10,7 +10,6 @@ import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.model.Building;
 import kolonne.core.model.Combination;
-import kolonne.core.model.FromFoot;
 
 /** Tables of results as CSV. Forces and displacements in SI: mm, rad, kN, kNm; a comma in a name is quoted. */
 public final class ResultsCsv {
@@ -128,35 +127,24 @@ public final class ResultsCsv {
     private static void stations(Analysis a, String name, double[] factors, Writer out) throws IOException {
         Building b = a.index().building();
         for (int m = 0; m < b.members().size(); m++) {
-            FromFoot.Turn turn = a.turn(m);
-            double length = a.index().length(b.members().get(m));
-            for (int k = 0; k < a.stationCount(m); k++) {
-                int s = turn == null ? k : a.stationCount(m) - 1 - k;
-                double x = turn == null ? a.stationX(m, s) : length - a.stationX(m, s);
+            for (int s = 0; s < a.stationCount(m); s++) {
                 StringBuilder line = new StringBuilder(text(name))
                         .append(',')
                         .append(text(b.members().get(m).id()))
                         .append(',')
-                        .append(number(x / 1000));
+                        .append(number(a.drawnX(m, s) / 1000));
                 for (int i = 0; i < Analysis.COMPONENTS; i++) {
-                    double v = turn == null
-                            ? sum(a, factors, m, s, i)
-                            : turn.senseOfAction(i) * sum(a, factors, m, s, turn.action(i));
+                    double v = 0;
+                    for (int c = 0; c < factors.length; c++) {
+                        if (factors[c] != 0) {
+                            v += factors[c] * a.drawnForce(m, c, s, i);
+                        }
+                    }
                     line.append(',').append(number(v * (i < Analysis.T ? 1e-3 : 1e-6)));
                 }
                 out.write(line.append('\n').toString());
             }
         }
-    }
-
-    private static double sum(Analysis a, double[] factors, int member, int station, int component) {
-        double v = 0;
-        for (int c = 0; c < factors.length; c++) {
-            if (factors[c] != 0) {
-                v += factors[c] * a.force(member, c, station, component);
-            }
-        }
-        return v;
     }
 
     /** Eight digits of any size; a rotation of 1e-10 is not zero. What has no bound is {@code inf}, what has no value is empty. */

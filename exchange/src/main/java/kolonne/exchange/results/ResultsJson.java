@@ -17,7 +17,6 @@ import kolonne.core.beam.cage.SectionCut;
 import kolonne.core.beam.check.BeamDemands;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
-import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
@@ -335,10 +334,7 @@ public final class ResultsJson {
         number("clearMm", lift.clear());
         section(lift.section().id(), lift.section().shape());
         material(lift.material());
-        boolean designed = l.checks().stream().noneMatch(k -> k.kind() == CheckKind.COLUMN_SHAPE);
-        if (designed) {
-            liftCage(lift, l.cage(), c.basis());
-        }
+        liftCage(lift, l.cage(), c.basis());
         g.writeObjectFieldStart("sway");
         number("qx", l.sway().qx());
         number("qy", l.sway().qy());

@@ -2,9 +2,12 @@ package kolonne.server.api;
 
 import io.javalin.http.Context;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.stream.Collectors;
 import kolonne.core.advice.ColumnAdvice;
 import kolonne.core.advice.SectionAdvice;
 import kolonne.core.basis.part.Preference;
@@ -17,6 +20,7 @@ import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.Quantities;
 import kolonne.core.model.Member;
+import kolonne.core.shape.Shape;
 import kolonne.server.project.Projects;
 
 /** What the bars of a line would be under every preference, and what each costs. */
@@ -121,7 +125,7 @@ final class ChoiceRoutes {
                 SectionAdvice.of(
                                 b,
                                 d.contexts().of(b.line()),
-                                d.analysis().index().building().sections())
+                                d.analysis().given().building().sections())
                         .stream()
                         .map(o -> TriedDto.of(o, where(b), d.basis().usUnits(), edits(d, b, o)))
                         .toList()));
@@ -147,8 +151,7 @@ final class ChoiceRoutes {
     private static List<EditDto> edits(BuildingDesign d, ColumnStack stack, ColumnAdvice.Tried t) {
         List<String> members =
                 t.lifts().stream().map(i -> stack.lifts().get(i).member()).toList();
-        return new SectionEdits(d.analysis().index().building(), d.basis().usUnits())
-                .give(members, t.option().shape());
+        return edits(d, members, t.option().shape());
     }
 
     /** Which spans take another section; empty where all do. */
@@ -163,7 +166,21 @@ final class ChoiceRoutes {
                 .flatMap(s -> s.members().stream())
                 .map(Member::id)
                 .toList();
-        return new SectionEdits(d.analysis().index().building(), d.basis().usUnits()).give(members, o.shape());
+        return edits(d, members, o.shape());
+    }
+
+    /** In the words of the model as it is drawn. */
+    private static List<EditDto> edits(BuildingDesign d, List<String> members, Shape shape) {
+        SectionEdits edits =
+                new SectionEdits(d.analysis().given().building(), d.basis().usUnits());
+        Map<Shape, List<String>> drawn = members.stream()
+                .collect(Collectors.groupingBy(
+                        m -> d.analysis().asDrawn(d.analysis().index().memberNumber(m), shape),
+                        LinkedHashMap::new,
+                        Collectors.toList()));
+        return drawn.entrySet().stream()
+                .flatMap(e -> edits.give(e.getValue(), e.getKey()).stream())
+                .toList();
     }
 
     private BuildingDesign design(Context c) {

@@ -206,11 +206,7 @@ final class LiftHandRoutes {
         for (String other : to) {
             List<ColumnStack.Lift> lifts = column(d, other).stack().lifts();
             for (int i = 0; i < lifts.size(); i++) {
-                if (lifts.get(i).inScope()) {
-                    out.put(
-                            lifts.get(i).member(),
-                            HandLift.of(from.cage().lifts().get(i)));
-                }
+                out.put(lifts.get(i).member(), HandLift.of(from.cage().lifts().get(i)));
             }
         }
         return HandSet.ofLifts(out);

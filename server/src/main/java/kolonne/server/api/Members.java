@@ -623,9 +623,6 @@ final class Members {
     static CurvesDto curves(
             BuildingDesign d, ColumnDesign c, int number, int combination, int demand, Optional<Integer> degrees) {
         ColumnDesign.LiftDesign l = liftOf(c, number);
-        if (!l.lift().inScope()) {
-            return new CurvesDto(0, List.of(), List.of(), List.of(), null, null);
-        }
         LiftDemands.Demand q = LiftDemands.of(l.lift(), l.cage(), d.contexts().of(c.stack())).stream()
                 .filter(o -> o.combination() == combination && o.number() == demand)
                 .findFirst()
@@ -655,14 +652,12 @@ final class Members {
     static SurfaceDto surface(BuildingDesign d, ColumnDesign c, int number) {
         ColumnDesign.LiftDesign l = liftOf(c, number);
         return new SurfaceDto(
-                l.lift().inScope()
-                        ? SurfaceCurves.mesh(d.contexts()
-                                        .of(c.stack())
-                                        .surface(l.lift().section(), l.lift().material(), l.cage()))
-                                .stream()
-                                .map(Members::points)
-                                .toList()
-                        : List.of());
+                SurfaceCurves.mesh(d.contexts()
+                                .of(c.stack())
+                                .surface(l.lift().section(), l.lift().material(), l.cage()))
+                        .stream()
+                        .map(Members::points)
+                        .toList());
     }
 
     static List<CurvePoint> points(List<SurfaceCurves.Point> all) {

@@ -80,7 +80,7 @@ public final class BarRuns {
         if (to - from >= basis.practice().columnLapsEvery()) {
             return End.DUE;
         }
-        if (!below.inScope() || !lift.inScope() || !alike(below, lift)) {
+        if (!alike(below, lift)) {
             return End.SECTION;
         }
         if (!under.layout().unheld().equals(here.layout().unheld())) {

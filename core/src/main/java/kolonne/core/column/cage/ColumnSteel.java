@@ -15,10 +15,6 @@ import kolonne.core.shape.Shape;
 public record ColumnSteel(Slenderness.Bars x, Slenderness.Bars y) {
     public static ColumnSteel of(ColumnStack.Lift lift, ColumnCage.LiftCage cage, Basis basis) {
         Shape s = lift.section().shape();
-        if (!lift.inScope()) {
-            return new ColumnSteel(
-                    new Slenderness.Bars(s.depth() / 2, 0, 0), new Slenderness.Bars(s.width() / 2, 0, 0));
-        }
         List<PlacedBar> bars = cage.bars(s, basis.columnCover());
         double area = bars.stream().mapToDouble(PlacedBar::area).sum();
         double xc = bars.stream().mapToDouble(b -> b.area() * b.x()).sum() / area;

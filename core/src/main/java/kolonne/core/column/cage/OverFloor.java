@@ -68,11 +68,8 @@ final class OverFloor {
         boolean known = Math.hypot(x.ux(), x.uy()) * Math.hypot(turned.ux(), turned.uy()) > 0.5;
         this.xAbove = known ? along(x, y, turned) : new double[] {1, 0};
         this.yAbove = known ? along(x, y, next.aboutX()) : new double[] {0, 1};
-        // of a lift that is not designed nobody knows the bars
-        if (next.inScope()) {
-            List<PlacedBar> placed = above.bars(next.section().shape(), basis.columnCover());
-            placed.forEach(p -> uppers.add(upper(p, placed)));
-        }
+        List<PlacedBar> placed = above.bars(next.section().shape(), basis.columnCover());
+        placed.forEach(p -> uppers.add(upper(p, placed)));
     }
 
     /** The direction of one axis along two others. */

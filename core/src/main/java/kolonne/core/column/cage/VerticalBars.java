@@ -293,7 +293,7 @@ public final class VerticalBars {
     /** A bar that none above laps with: on as far as it develops where it stands inside the lift above and clear of its bars. */
     private void surplus(PlacedBar p) {
         Bar bar = here.layout().at(p);
-        if (next.inScope() && !over.clear(p, bar)) {
+        if (!over.clear(p, bar)) {
             ending(p);
             return;
         }

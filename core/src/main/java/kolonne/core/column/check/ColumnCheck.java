@@ -70,7 +70,7 @@ public final class ColumnCheck {
         this.code = basis.designCode();
         this.demands = demands;
         this.all = demands.all(ColumnSteel.of(lift, cage, context.basis()));
-        this.standing = lift.inScope() ? VerticalBars.in(stack, lift.number(), whole, basis) : List.of();
+        this.standing = VerticalBars.in(stack, lift.number(), whole, basis);
     }
 
     /** Checks all lifts of a stack. */
@@ -91,19 +91,15 @@ public final class ColumnCheck {
 
     /** @param over demands of the lift above, or null */
     private ColumnDesign.LiftDesign check(LiftDemands over, List<Finding> notes) {
-        if (lift.inScope()) {
-            axialBending();
-            steel();
-            below();
-            ends(Trace.OFF);
-            bent();
-            ties(EndMoments.of(stack, lift, cage, context, demands));
-            joint(over, Trace.OFF);
-            if (lift.legged() && context.ductile().isPresent()) {
-                governing.offer(CheckKind.COLUMN_FRAME_SHAPE, 1, 0, Double.POSITIVE_INFINITY, whole(), Clause.NONE);
-            }
-        } else {
-            governing.offer(CheckKind.COLUMN_SHAPE, 1, 0, Double.POSITIVE_INFINITY, whole(), Clause.NONE);
+        axialBending();
+        steel();
+        below();
+        ends(Trace.OFF);
+        bent();
+        ties(EndMoments.of(stack, lift, cage, context, demands));
+        joint(over, Trace.OFF);
+        if (lift.legged() && context.ductile().isPresent()) {
+            governing.offer(CheckKind.COLUMN_FRAME_SHAPE, 1, 0, Double.POSITIVE_INFINITY, whole(), Clause.NONE);
         }
         List<CheckResult> checks = governing.results();
         BarRuns runs = BarRuns.of(stack, whole, basis);
@@ -114,7 +110,7 @@ public final class ColumnCheck {
         StandingNotes.sooner(stack, lift, runs.why(lift.number()), basis).ifPresent(findings::add);
         PullNotes.of(stack, lift, all, context).ifPresent(findings::add);
         HandLift hand = context.hand(lift);
-        if (!hand.isEmpty() && !(lift.inScope() && hand.suits(lift.section().shape()))) {
+        if (!hand.isEmpty() && !hand.suits(lift.section().shape())) {
             findings.add(ColumnFindings.unlike(stack, lift));
         }
         return new ColumnDesign.LiftDesign(lift, cage, hand, checks, worst, demands.sway(), findings);
@@ -407,9 +403,6 @@ public final class ColumnCheck {
 
     /** Every demand of a lift solved exactly, worst first. */
     public static List<Solved> solve(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context) {
-        if (!lift.inScope()) {
-            return List.of();
-        }
         StrengthSurface surface = context.surface(lift.section(), lift.material(), cage);
         return LiftDemands.of(lift, cage, context).stream()
                 .map(d -> new Solved(
@@ -466,28 +459,23 @@ public final class ColumnCheck {
         t.step(code.notation().column().axial(), "compression positive", "", d.p(), Quantity.FORCE, Clause.NONE);
         t.step(code.notation().column().momentX(), "about the width's axis", "", d.mx(), Quantity.MOMENT, Clause.NONE);
         t.step(code.notation().column().momentY(), "about the depth's axis", "", d.my(), Quantity.MOMENT, Clause.NONE);
-        if (lift.inScope()) {
-            strength(lift, cage, context, d, code, t);
-            shear(lift, cage, context, demands, combination, t);
-            ColumnCheck c = new ColumnCheck(stack, whole, lift, context, demands);
-            EndMoments ends = EndMoments.of(stack, lift, cage, context, demands);
-            c.steel();
-            c.below();
-            c.ends(t);
-            c.bent();
-            c.ties(ends);
-            if (cage.wound()) {
-                t.say(
-                        "Spiral",
-                        "its volume over that of the core",
-                        code.spirals().ratioClause());
-                SpiralCheck.offer(lift, cage, context.basis(), c.whole(), c.governing, t);
-            }
-            c.ductile(ends, t);
-            c.joint(lift.highest() ? null : new LiftDemands(stack.lifts().get(part + 1), context), t);
-            t.say("Lift", "Worst of every other check", Clause.NONE);
-            c.governing.results().forEach(r -> r.explain(t));
+        strength(lift, cage, context, d, code, t);
+        shear(lift, cage, context, demands, combination, t);
+        ColumnCheck c = new ColumnCheck(stack, whole, lift, context, demands);
+        EndMoments ends = EndMoments.of(stack, lift, cage, context, demands);
+        c.steel();
+        c.below();
+        c.ends(t);
+        c.bent();
+        c.ties(ends);
+        if (cage.wound()) {
+            t.say("Spiral", "its volume over that of the core", code.spirals().ratioClause());
+            SpiralCheck.offer(lift, cage, context.basis(), c.whole(), c.governing, t);
         }
+        c.ductile(ends, t);
+        c.joint(lift.highest() ? null : new LiftDemands(stack.lifts().get(part + 1), context), t);
+        t.say("Lift", "Worst of every other check", Clause.NONE);
+        c.governing.results().forEach(r -> r.explain(t));
         return t.steps();
     }
 

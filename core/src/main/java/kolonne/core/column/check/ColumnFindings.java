@@ -12,6 +12,7 @@ import kolonne.core.code.ColumnRules;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
+import kolonne.core.model.FromFoot;
 
 /** Turns unmet checks of a lift into findings in the engineer's words. */
 final class ColumnFindings {
@@ -44,15 +45,11 @@ final class ColumnFindings {
         String where = where(stack, lift);
         for (CheckResult c : checks) {
             if (!c.satisfied()) {
-                String what = c.kind() == CheckKind.COLUMN_SHAPE
-                        ? "An ell or a tee that is drawn from its head down has its section the other way round; this one is "
-                                + lift.section().shape().label(us) + "."
-                        : c.words(us);
                 out.add(Finding.design(
                         Severity.FAILS,
                         c.cause(),
                         where + (c.place().equals("whole lift") ? "" : ", " + c.place()),
-                        what,
+                        c.words(us),
                         Mend.of(c.kind(), c.cause()),
                         c.clause().text(),
                         c.combination()));
@@ -72,12 +69,25 @@ final class ColumnFindings {
         Analysis analysis = context.strength().analysis();
         boolean own = analysis.imported()
                 || PrincipalAxes.counts(analysis.index().building().members().get(lift.memberNumber()));
-        if (lift.section().shape().Iyz() != 0 && lift.inScope() && !own) {
+        if (lift.section().shape().Iyz() != 0 && !own) {
             out.add(Finding.note(
                     "column.axes",
                     where,
                     "A connection lets the ell bend about one leg and holds it about the other: the analysis bends it about axes along its legs, without its product of inertia.",
                     "Look at it where no slab holds it from turning aside."));
+        }
+        FromFoot.Turn turn = analysis.turn(lift.memberNumber());
+        if (turn != null) {
+            out.add(
+                    Finding.note(
+                            "column.drawn-down",
+                            where,
+                            "The model draws the column from its head down; it is analysed and designed from its foot up"
+                                    + (turn == FromFoot.Turn.LEGS
+                                            ? ", as " + lift.section().shape().whole(us)
+                                                    + ": the legs are named, and forces told, the other way round."
+                                            : ", and forces are told the other way round."),
+                            "Nothing: forces that come with the model, and those written for it, stay about the axes that it gives."));
         }
         if (lift.planted()) {
             out.add(Finding.note(

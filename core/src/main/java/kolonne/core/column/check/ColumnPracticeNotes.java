@@ -23,7 +23,7 @@ final class ColumnPracticeNotes {
         Basis basis = context.basis();
         List<Finding> out = new ArrayList<>();
         ColumnStack.Lift lift = stack.lifts().get(number);
-        if (basis.bars().preference() != Preference.PRACTICAL || !lift.inScope()) {
+        if (basis.bars().preference() != Preference.PRACTICAL) {
             return out;
         }
         ColumnCage.LiftCage c = cage.lifts().get(number);

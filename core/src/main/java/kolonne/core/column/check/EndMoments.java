@@ -48,7 +48,7 @@ public final class EndMoments {
             ColumnCage.LiftCage cage,
             ColumnContext context,
             LiftDemands demands) {
-        if (context.ductile(lift).isEmpty() || context.ductile(lift).get().steelFactor() <= 0 || !lift.inScope()) {
+        if (context.ductile(lift).isEmpty() || context.ductile(lift).get().steelFactor() <= 0) {
             return NONE;
         }
         DuctileColumns rules = context.ductile(lift).get();

@@ -81,9 +81,7 @@ final class JointCheck {
             return;
         }
         double below = lowest(lift, axis, demands);
-        double over = above == null || !above.inScope() || above.legged()
-                ? 0
-                : lowest(above, axis, new LiftDemands(above, context));
+        double over = above == null || above.legged() ? 0 : lowest(above, axis, new LiftDemands(above, context));
         double beams = f.moment(BeamEnd::nominal);
         governing.offer(
                 axis == 0 ? CheckKind.COLUMN_STRONG_X : CheckKind.COLUMN_STRONG_Y,

@@ -164,9 +164,6 @@ public final class ColumnDesigner {
 
     /** Ties closer in the joint over a lift where bars that are bent out of their line ask for it; as they are where nothing serves or people have set them. */
     private ColumnCage tiedAtStep(int number, ColumnCage cage) {
-        if (!stack.lifts().get(number).inScope()) {
-            return cage;
-        }
         ColumnCage trial = cage;
         List<VerticalBars.Standing> standing = VerticalBars.in(stack, number, cage, basis);
         boolean set = context.hand(stack.lifts().get(number)).ties() != null
@@ -196,7 +193,7 @@ public final class ColumnDesigner {
                 .toList();
         List<Borne> overhead = over;
         over = borne;
-        hand = lift.inScope() ? context.hand(lift).on(lift.section().shape()) : HandLift.NONE;
+        hand = context.hand(lift).on(lift.section().shape());
         if (hand.bars() != null) {
             return tied(lift, new ColumnCage.LiftCage(hand.bars(), tieFor(hand.bars()), 1), borne);
         }
@@ -209,9 +206,6 @@ public final class ColumnDesigner {
                 .max()
                 .orElseThrow();
         List<ColumnCage.LiftCage> arranged = arrangements(lift, above, least);
-        if (!lift.inScope()) {
-            return tied(lift, arranged.get(0), borne);
-        }
         FrameColumn frame = frame(borne, upper, overhead);
         List<ColumnCage.LiftCage> fitting = over(lift, arranged);
         List<ColumnCage.LiftCage> held = frame == null ? fitting : frame.held(fitting);

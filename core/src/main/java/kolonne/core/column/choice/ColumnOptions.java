@@ -31,9 +31,6 @@ public final class ColumnOptions {
     /** @param cage of the whole stack as it is */
     public static List<Option> of(ColumnStack stack, int number, ColumnCage cage, ColumnContext context) {
         ColumnStack.Lift lift = stack.lifts().get(number);
-        if (!lift.inScope()) {
-            return List.of();
-        }
         LiftDemands demands = new LiftDemands(lift, context);
         List<Option> out = new ArrayList<>();
         List<Integer> counts = new ArrayList<>();

@@ -68,9 +68,7 @@ final class FrameColumn {
     }
 
     private double over(int axis, ColumnCage.LiftCage above, LiftDemands d) {
-        return above == null || !d.lift().inScope() || d.lift().legged()
-                ? 0
-                : ColumnStrengths.lowest(d.lift(), above, axis, d, context);
+        return above == null || d.lift().legged() ? 0 : ColumnStrengths.lowest(d.lift(), above, axis, d, context);
     }
 
     /** Whether a cage has the strength, with no more steel than the practical cap. */

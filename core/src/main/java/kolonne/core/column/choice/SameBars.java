@@ -36,7 +36,7 @@ final class SameBars {
     }
 
     private static boolean fixed(ColumnStack.Lift lift, ColumnContext context) {
-        return !lift.inScope() || context.hand(lift).bars() != null;
+        return context.hand(lift).bars() != null;
     }
 
     private static BarLayout bars(ColumnCage cage, int lift) {

@@ -94,18 +94,9 @@ public record ColumnStack(String id, String mark, List<Lift> lifts) {
             return top - base - inFoot - inHead;
         }
 
-        /** Whether columns of its shape are designed: ells and tees where they are drawn from the foot up, since else their section is its mirror image. */
-        public boolean inScope() {
-            return !legged() || upwards();
-        }
-
         /** Whether it is an ell or a tee. */
         public boolean legged() {
             return section.shape() instanceof Shape.Flanged;
-        }
-
-        private boolean upwards() {
-            return aboutX.parts().stream().anyMatch(p -> p.memberNumber() == memberNumber && p.upwards());
         }
     }
 

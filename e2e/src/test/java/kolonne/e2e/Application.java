@@ -35,12 +35,9 @@ final class Application implements AutoCloseable {
                 required("KOLONNE_TEST_DB"),
                 "kolonne_" + name,
                 Files.readString(password).strip());
-        List<String> command = new ArrayList<>(List.of(
-                "java",
-                "-Xmx2g",
-                "-XX:+UseParallelGC",
-                // small buildings, and few of each: the second compiler takes longer than it saves
-                "-XX:TieredStopAtLevel=1",
+        List<String> command = new ArrayList<>(List.of("java", "-Xmx2g", "-XX:+UseParallelGC"));
+        command.addAll(List.of(System.getProperty("kolonne.compile").split(" ")));
+        command.addAll(List.of(
                 "-jar",
                 System.getProperty("kolonne.jar"),
                 "serve",

@@ -8,4 +8,10 @@ package kolonne.core.code;
  * @param area     nominal [mm2]
  * @param mass     nominal [kg/m]
  */
-public record Bar(String label, double diameter, double area, double mass) {}
+public record Bar(String label, double diameter, double area, double mass) {
+    /** Of the label alone, which differs within a catalogue: bars are in the keys of all that is remembered while one designs. */
+    @Override
+    public int hashCode() {
+        return label.hashCode();
+    }
+}

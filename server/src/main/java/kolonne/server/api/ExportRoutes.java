@@ -131,7 +131,7 @@ final class ExportRoutes {
                 "application/x-step",
                 "The analysis model as IFC 4, structural analysis view",
                 (d, p, out, progress) -> AnalysisIfc.write(
-                        d.analysis().index().building(), p, new OutputStreamWriter(out, StandardCharsets.US_ASCII)));
+                        d.analysis().given().building(), p, new OutputStreamWriter(out, StandardCharsets.US_ASCII)));
     }
 
     private void tables() {

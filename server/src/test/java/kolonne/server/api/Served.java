@@ -9,6 +9,7 @@ import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
+import kolonne.core.model.Building;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.model.ModelWriter;
 import kolonne.server.jobs.Jobs;
@@ -32,7 +33,11 @@ final class Served implements AutoCloseable {
     }
 
     Served(DemoOptions building) throws IOException, InterruptedException {
-        byte[] demo = ModelWriter.json(DemoBuilding.generate(building));
+        this(DemoBuilding.generate(building));
+    }
+
+    Served(Building building) throws IOException, InterruptedException {
+        byte[] demo = ModelWriter.json(building);
         project = "/api/projects/"
                 + store.create("Zaal", "zaal.json", demo, BasisFile.write(Basis.standard(false)), null)
                         .id();

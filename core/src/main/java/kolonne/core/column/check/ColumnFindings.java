@@ -87,7 +87,7 @@ final class ColumnFindings {
                                             ? ", as " + lift.section().shape().whole(us)
                                                     + ": the legs are named, and forces told, the other way round."
                                             : ", and forces are told the other way round."),
-                            "Nothing: forces that come with the model, and those written for it, stay about the axes that it gives."));
+                            "Nothing is to be done: forces that come with the model, and those written for it, stay about the axes that it gives."));
         }
         if (lift.planted()) {
             out.add(Finding.note(

@@ -214,7 +214,6 @@ class FromFootTest {
         // a soft connection at the head, about one axis softer than about the other: bending about principal axes does
         // not count then
         double[] soft = {1e9, 1e9, 1e9, 1e9, 1e9, 1e9};
-        Release none = Release.NONE;
         int axis = along(down[1], upwards)[0];
         double about = angle == 0 ? 1e9 : 4e9;
         soft[3 + 1] = about;
@@ -224,10 +223,10 @@ class FromFootTest {
         Release atHead = release(soft);
         Release atHeadUp = release(turned);
 
-        ModelBuilder given = frame(aside, shape, column("B", "A", angle, atHead, none, new double[] {150, 80}));
+        ModelBuilder given = frame(aside, shape, column("B", "A", angle, atHead, atHead, new double[] {150, 80}));
         given.memberLoads.addAll(local(length));
         ModelBuilder other =
-                frame(aside, way.shape(), column("A", "B", way.angle(), none, atHeadUp, new double[] {80, 150}));
+                frame(aside, way.shape(), column("A", "B", way.angle(), atHeadUp, atHeadUp, new double[] {80, 150}));
         local(length).forEach(l -> other.memberLoads.addAll(resolved(l, down, length)));
         Member m = other.members.get(0);
         boolean legs = axis == 2;

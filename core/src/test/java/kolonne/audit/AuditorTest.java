@@ -246,6 +246,7 @@ class AuditorTest {
                 heldX,
                 l.heldY(),
                 l.alongX(),
-                l.alongY());
+                l.alongY(),
+                l.legs());
     }
 }

@@ -10,6 +10,7 @@ import kolonne.core.beam.cage.SectionCut;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TiePlaces;
@@ -134,7 +135,41 @@ final class Drawn {
                 r == null ? List.of() : r.heldX(),
                 r == null ? List.of() : r.heldY(),
                 r == null ? c.count() : r.alongX(),
-                r == null ? 0 : r.alongY());
+                r == null ? 0 : r.alongY(),
+                s instanceof Shape.Flanged f
+                        ? legs(
+                                f,
+                                (LegBars) c.layout(),
+                                basis.columnCover() + c.tie().diameter())
+                        : null);
+    }
+
+    private static Sheet.Legs legs(Shape.Flanged f, LegBars bars, double inset) {
+        List<double[]> across = new ArrayList<>();
+        List<double[]> over = new ArrayList<>();
+        bars.crossTies(f, inset).forEach(t -> (t.acrossWeb() ? across : over).add(new double[] {t.x(), t.y()}));
+        double[][] r = rectangles(f);
+        return new Sheet.Legs(r[0], r[1], across, over);
+    }
+
+    /** {left, lower, right, upper} of the web beside the flange, and of the flange, about the centroid. */
+    static double[][] rectangles(Shape.Flanged f) {
+        double w = f.bf() / 2;
+        double left = f instanceof Shape.Ell ? -w : -f.bw() / 2;
+        boolean below = f instanceof Shape.InvertedTee;
+        double[] web = {left, below ? f.hf() : 0, left + f.bw(), below ? f.h() : f.h() - f.hf()};
+        double[] flange = {-w, below ? 0 : f.h() - f.hf(), w, below ? f.hf() : f.h()};
+        double a = f.bw() * (f.h() - f.hf());
+        double g = f.bf() * f.hf();
+        double x = (a * (web[0] + web[2]) / 2 + g * (flange[0] + flange[2]) / 2) / (a + g);
+        double y = (a * (web[1] + web[3]) / 2 + g * (flange[1] + flange[3]) / 2) / (a + g);
+        for (double[] r : List.of(web, flange)) {
+            r[0] -= x;
+            r[2] -= x;
+            r[1] -= y;
+            r[3] -= y;
+        }
+        return new double[][] {web, flange};
     }
 
     /** Depths of the sections of all members [mm]. */

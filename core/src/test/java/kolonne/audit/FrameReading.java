@@ -23,6 +23,7 @@ final class FrameReading {
     private final BuildingIndex index;
     private final Map<Integer, Sheet.Lift> lifts = new HashMap<>();
     private final Map<String, List<End>> ends = new HashMap<>();
+    private final Map<Integer, LegReading> legged = new HashMap<>();
 
     /** A beam at a joint: where it runs, what it bears with fy and with 1.25 fy, and its bars. */
     private record End(
@@ -140,7 +141,7 @@ final class FrameReading {
             }
             moment = best[0];
             if (moment > 0) {
-                joint(l, above, member, axis, moment, strong, best[1], fc, width, side[0] && side[1], out);
+                joint(l, above, member, u, axis, moment, strong, best[1], fc, width, side[0] && side[1], out);
             }
         }
         hoops(l, out);
@@ -152,17 +153,13 @@ final class FrameReading {
 
     /** Shear from the ends over the hoops' strength where the concrete counts for nothing: compression under a twentieth. */
     private void shear(Sheet.Lift l, Member member, double[] u, int axis, Map<String, Double> out) {
-        double gross = l.round() ? Math.PI * l.b() * l.b() / 4 : l.b() * l.h();
         double[] p = earthquake(l);
-        if (p[0] >= gross * l.fc() / 20 || l.round()) {
+        if (p[0] >= gross(l) * l.fc() / 20 || l.round()) {
             return;
         }
-        double own = 0;
-        for (int i = 0; i <= 40; i++) {
-            own = Math.max(own, bears(l, axis, p[0] + (p[1] - p[0]) * i / 40, 1.25));
-        }
+        double[] own = {largest(l, u, 1), largest(l, u, -1)};
         double length = index.length(member);
-        double ends = 0;
+        List<Double> brought = new ArrayList<>();
         for (Joint j : List.of(index.lower(member), index.upper(member))) {
             double beams = 0;
             double shallow = Double.POSITIVE_INFINITY;
@@ -187,15 +184,21 @@ final class FrameReading {
                     .orElse(null);
             double stiff = stiffness(l, axis);
             double share = next == null ? 1 : stiff / (stiff + stiffness(next, axis));
-            ends += beams > 0 ? Math.min(own, beams * share) : own;
+            brought.add(beams > 0 ? beams * share : Double.POSITIVE_INFINITY);
             length -= Double.isInfinite(shallow) ? 0 : shallow;
         }
+        // foot and head are compressed on opposite sides
+        double ends = Math.max(
+                Math.min(own[0], brought.get(0)) + Math.min(own[1], brought.get(1)),
+                Math.min(own[1], brought.get(0)) + Math.min(own[0], brought.get(1)));
         double h = axis == 0 ? l.b() : l.h();
         double d = h
                 - b.columnCover()
                 - l.tie()
                 - l.bars().stream().mapToDouble(Sheet.Dot::d).max().orElseThrow() / 2;
-        long legs = (axis == 0 ? l.heldY() : l.heldX()).stream().filter(q -> q).count();
+        long legs = l.legs() != null
+                ? 2
+                : (axis == 0 ? l.heldY() : l.heldX()).stream().filter(q -> q).count();
         double gap = 0;
         for (int i = 1; i < l.ties().size(); i++) {
             boolean near = l.ties().get(i) <= deepest(index.lower(member)) / 2 + 450;
@@ -205,10 +208,29 @@ final class FrameReading {
         out.put("shear-" + (axis == 0 ? "x" : "y"), ends / length / hoops);
     }
 
+    private double largest(Sheet.Lift l, double[] u, int sense) {
+        double[] p = earthquake(l);
+        double out = 0;
+        int parts = l.legs() != null ? 6 : 40;
+        for (int i = 0; i <= parts; i++) {
+            out = Math.max(out, bears(l, u, sense, p[0] + (p[1] - p[0]) * i / parts, true));
+        }
+        return out;
+    }
+
+    private double gross(Sheet.Lift l) {
+        return l.legs() != null ? legs(l).gross() : l.round() ? Math.PI * l.b() * l.b() / 4 : l.b() * l.h();
+    }
+
+    private LegReading legs(Sheet.Lift l) {
+        return legged.computeIfAbsent(l.member(), k -> new LegReading(l, b));
+    }
+
     private double stiffness(Sheet.Lift l, int axis) {
         Member o = index.building().members().get(l.member());
-        double inertia =
-                l.round() ? Math.pow(l.b(), 4) : axis == 0 ? l.h() * Math.pow(l.b(), 3) : l.b() * Math.pow(l.h(), 3);
+        double inertia = l.legs() != null
+                ? 12 * legs(l).inertia(axis)
+                : l.round() ? Math.pow(l.b(), 4) : axis == 0 ? l.h() * Math.pow(l.b(), 3) : l.b() * Math.pow(l.h(), 3);
         return l.ec() * inertia / index.length(o);
     }
 
@@ -224,6 +246,7 @@ final class FrameReading {
             Sheet.Lift l,
             Sheet.Lift above,
             Member member,
+            double[] u,
             int axis,
             double beams,
             double probable,
@@ -233,11 +256,13 @@ final class FrameReading {
             boolean both,
             Map<String, Double> out) {
         String name = axis == 0 ? "x" : "y";
-        double gross = l.round() ? Math.PI * l.b() * l.b() / 4 : l.b() * l.h();
         double[] p = earthquake(l);
-        boolean free = above == null && p[1] < gross * l.fc() / 10;
+        boolean free = above == null && p[1] < gross(l) * l.fc() / 10;
         if (!free) {
-            double columns = lowest(l, axis) + (above == null ? 0 : lowest(above, axis));
+            double columns = Double.POSITIVE_INFINITY;
+            for (int sense : new int[] {1, -1}) {
+                columns = Math.min(columns, lowest(l, u, sense) + (above == null ? 0 : lowest(above, u, -sense)));
+            }
             out.put("strong-column-" + name, 1.2 * beams / columns);
         }
         double height = index.length(member);
@@ -246,7 +271,8 @@ final class FrameReading {
                 : probable / ((height + index.length(index.building().members().get(above.member()))) / 2);
         // a round column counts as a square of its area: 0.8862 of its diameter
         double h = l.round() ? 0.886227 * l.b() : axis == 0 ? l.b() : l.h();
-        double across = l.round() ? 0.886227 * l.b() : axis == 1 ? l.b() : l.h();
+        double across =
+                l.legs() != null ? legs(l).thickness(axis) : l.round() ? 0.886227 * l.b() : axis == 1 ? l.b() : l.h();
         double bj = width >= across ? across : Math.min(across, width + h);
         // whether beams hold it across is not read: the strength lies between the two
         int runs = (above == null ? 0 : 1) + (both ? 1 : 0);
@@ -276,21 +302,31 @@ final class FrameReading {
         return new double[] {least, most};
     }
 
-    private double lowest(Sheet.Lift l, int axis) {
+    private double lowest(Sheet.Lift l, double[] u, int sense) {
         double[] p = earthquake(l);
         double out = Double.POSITIVE_INFINITY;
         // over the whole range, not at its ends alone
-        for (int i = 0; i <= 12; i++) {
-            out = Math.min(out, bears(l, axis, p[0] + (p[1] - p[0]) * i / 12));
+        int parts = l.legs() != null ? 2 : 12;
+        for (int i = 0; i <= parts; i++) {
+            out = Math.min(out, bears(l, u, sense, p[0] + (p[1] - p[0]) * i / parts, false));
         }
         return out;
     }
 
-    /** Moment along x (0) or y (1) with an axial force, by strips across the depth and bisection of the axis. */
-    private double bears(Sheet.Lift l, int axis, double p) {
-        return bears(l, axis, p, 1);
+    /** Moment towards a direction in plan (1) or away from it (-1) with an axial force; at its most with 1.25 fy, whatever bends the lift across. */
+    private double bears(Sheet.Lift l, double[] u, int sense, double p, boolean most) {
+        Member member = index.building().members().get(l.member());
+        double[][] axes = LocalAxes.of(index.joint(member.start()), index.joint(member.end()), member.angle());
+        double x = u[0] * axes[1][0] + u[1] * axes[1][1] + u[2] * axes[1][2];
+        double y = u[0] * axes[2][0] + u[1] * axes[2][1] + u[2] * axes[2][2];
+        if (l.legs() == null) {
+            return bears(l, Math.abs(x) > Math.abs(y) ? 0 : 1, p, most ? 1.25 : 1);
+        }
+        double theta = Math.atan2(sense * y, sense * x);
+        return most ? legs(l).most(theta, p, 1.25 * b.fy()) : legs(l).alone(theta, p, b.fy());
     }
 
+    /** Moment along x (0) or y (1) with an axial force, by strips across the depth and bisection of the axis. */
     private double bears(Sheet.Lift l, int axis, double p, double factor) {
         double h = l.round() || axis == 0 ? l.b() : l.h();
         double low = 1e-3 * h;
@@ -338,7 +374,7 @@ final class FrameReading {
         Member member = index.building().members().get(l.member());
         double height = index.length(member);
         double thin = l.bars().stream().mapToDouble(Sheet.Dot::d).min().orElseThrow();
-        double side = Math.min(l.b(), l.round() ? l.b() : l.h());
+        double side = l.legs() != null ? legs(l).thinner() : Math.min(l.b(), l.round() ? l.b() : l.h());
         double large = Math.max(l.b(), l.round() ? l.b() : l.h());
         double low = deepest(index.lower(member)) / 2;
         double high = height - deepest(index.upper(member)) / 2;
@@ -351,17 +387,26 @@ final class FrameReading {
             close = near ? Math.max(close, gap) : close;
             widest = Math.max(widest, gap);
         }
-        double hx = l.round() ? 0 : Math.max(apart(l.heldX(), l.b(), l), apart(l.heldY(), l.h(), l));
+        double hx = l.legs() != null
+                ? legs(l).apart()
+                : l.round() ? 0 : Math.max(apart(l.heldX(), l.b(), l), apart(l.heldY(), l.h(), l));
         double so = Math.max(100, Math.min(150, 100 + (350 - hx) / 3));
         double limit = l.round() ? Math.min(side / 4, 6 * thin) : Math.min(so, Math.min(side / 4, 6 * thin));
         out.put("hoops-beside", close / (limit + 0.1));
         out.put("hoops-elsewhere", widest / (Math.min(150, 6 * thin) + 0.1));
         double p = earthquake(l)[1];
-        double gross = l.round() ? Math.PI * l.b() * l.b() / 4 : l.b() * l.h();
+        double gross = gross(l);
         double bx = l.b() - 2 * b.columnCover();
         double by = l.h() - 2 * b.columnCover();
         double core = l.round() ? Math.PI * bx * bx / 4 : bx * by;
         boolean heavy = p > 0.3 * gross * l.fc() || l.fc() > 70;
+        if (l.legs() != null) {
+            legs(l).confinement(close, p, heavy, out);
+            legs(l).proportions(out);
+            return;
+        }
+        out.put("least-side", 300 / side);
+        out.put("side-ratio", 0.4 * large / side);
         if (l.round()) {
             double needed = Math.max(0.45 * (gross / core - 1), 0.12) * l.fc() / b.fyt();
             needed = heavy ? Math.max(needed, 0.35 * Math.max(1, l.fc() / 175 + 0.6) * p / (b.fyt() * core)) : needed;

@@ -106,5 +106,18 @@ final class Sheet {
             List<Boolean> heldX,
             List<Boolean> heldY,
             int alongX,
-            int alongY) {}
+            int alongY,
+            Legs legs) {}
+
+    /**
+     * What an ell or a tee has besides: {@code null} of other lifts.
+     *
+     * @param web, flange {left, lower, right, upper} about the centroid; the web without what lies in the flange
+     * @param across      places {x, y} of cross-ties across the web; {@code over} of those across the flange
+     */
+    record Legs(double[] web, double[] flange, List<double[]> across, List<double[]> over) {
+        double[][] rectangles() {
+            return new double[][] {web, flange};
+        }
+    }
 }

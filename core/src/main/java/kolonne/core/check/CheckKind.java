@@ -155,12 +155,6 @@ public enum CheckKind {
     MINOR_MOMENT("minor-moment", "Bending about the minor axis", Cause.OUT_OF_SCOPE, Quantity.MOMENT),
     MINOR_SHEAR("minor-shear", "Shear across the beam", Cause.OUT_OF_SCOPE, Quantity.FORCE),
     // Columns
-    COLUMN_FRAME_SHAPE(
-            "frame-shape",
-            "Shape of a column in a frame for earthquakes",
-            Cause.OUT_OF_SCOPE,
-            Quantity.NUMBER,
-            "Design it by hand, or use a rectangle or a circle."),
     COLUMN_AXIAL_BENDING("axial-bending", "Axial force with bending", Cause.AXIAL_BENDING, Quantity.MOMENT),
     COLUMN_AXIAL_LIMIT("axial-limit", "Axial compression", Cause.AXIAL_LIMIT, Quantity.FORCE),
     COLUMN_SECOND_ORDER("second-order", "Second-order moments over first-order", Cause.SLENDERNESS, Quantity.NUMBER),

@@ -15,7 +15,7 @@ import kolonne.core.shape.Shape;
  * <p>Axes: x along the width, y along the depth, origin at the centroid. Compression positive; Mx is positive with
  * compression at +y, My with compression at +x. A rectangle or a circle; bars anywhere whose centroid is the section's.
  */
-public final class ColumnSection {
+public final class ColumnSection implements PlaneSection {
     /** Strips of the parabola in a circle; the force differs from the exact one by under a thousandth. */
     private static final int STRIPS = 16;
 
@@ -135,7 +135,12 @@ public final class ColumnSection {
         return circle ? width / 2 : (width * Math.abs(Math.cos(theta)) + depth * Math.abs(Math.sin(theta))) / 2;
     }
 
-    /** Resultants with compression towards (cos θ, sin θ) and neutral-axis depth {@code c} from that extreme [mm]. */
+    @Override
+    public double size(double theta) {
+        return 2 * reach(theta);
+    }
+
+    @Override
     public Resultant at(double theta, double c) {
         double ux = Math.cos(theta);
         double uy = Math.sin(theta);

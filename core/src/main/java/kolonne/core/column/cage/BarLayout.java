@@ -36,6 +36,9 @@ public sealed interface BarLayout permits RectangleBars, RingBars, LegBars {
 
     int legsAlongY();
 
+    /** Bars that lie loose between those that hoops and cross-ties hold. */
+    int loose();
+
     /** The same bars, whatever holds them. */
     BarLayout unheld();
 

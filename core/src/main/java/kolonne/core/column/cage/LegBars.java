@@ -173,28 +173,53 @@ public record LegBars(
 
     /** Number of cross-ties. */
     public int crossTies() {
-        int inWeb = (int) heldWeb.stream().filter(h -> h).count() - 2;
-        int inFlange = (int) heldFlange.stream().filter(h -> h).count() - 2;
-        return inWeb + overhangs * (inFlange + 1);
+        return held(heldWeb) + overhangs * (held(heldFlange) + 1);
     }
 
     /** Along the web, along the flange, across the web, across the flange. */
     @Override
     public double[] gaps(Shape shape, double inset) {
-        Places p = new Places(Legs.of((Shape.Flanged) shape), inset);
+        double[] steps = steps(shape, inset);
         return new double[] {
-            gap(Math.abs(p.inner - p.free), web),
-            gap(p.to - p.right, flange),
-            p.right - p.left - corner.diameter(),
-            Math.abs(p.outer - p.inner) - corner.diameter()
+            gap(steps[0], web), gap(steps[1], flange), steps[2] - corner.diameter(), steps[3] - corner.diameter()
         };
     }
 
-    /** Clear distance on a line between two corners with so many bars between them. */
-    private double gap(double length, int between) {
+    /** The same from centre to centre. */
+    public double[] steps(Shape shape, double inset) {
+        Places p = new Places(Legs.of((Shape.Flanged) shape), inset);
+        return new double[] {
+            Math.abs(p.inner - p.free) / (web + 1),
+            (p.to - p.right) / (flange + 1),
+            p.right - p.left,
+            Math.abs(p.outer - p.inner)
+        };
+    }
+
+    /** Lines on which ties run across the web: at its free end, at both faces of the flange, and cross-ties between. Two ties on one another count as one. */
+    public int linesAcrossWeb() {
+        return 1 + 2 + held(heldWeb);
+    }
+
+    /** The same across the flange: at its ends, at the faces of the web that lie within it, and cross-ties between. */
+    public int linesAcrossFlange() {
+        return 2 + overhangs + overhangs * held(heldFlange);
+    }
+
+    /** Pairs between the first and the last that cross-ties hold. */
+    private static int held(List<Boolean> pairs) {
+        return (int) pairs.subList(1, pairs.size() - 1).stream().filter(h -> h).count();
+    }
+
+    @Override
+    public int loose() {
+        return 2 * (web - held(heldWeb)) + 2 * overhangs * (flange - held(heldFlange));
+    }
+
+    /** Clear distance on a line between two corners with so many bars between them. @param step from centre to centre */
+    private double gap(double step, int between) {
         double beside = (corner.diameter() + face.diameter()) / 2;
-        return length / (between + 1)
-                - (between == 0 ? corner.diameter() : between == 1 ? beside : Math.max(beside, face.diameter()));
+        return step - (between == 0 ? corner.diameter() : between == 1 ? beside : Math.max(beside, face.diameter()));
     }
 
     @Override

@@ -106,6 +106,11 @@ public record RectangleBars(int alongX, int alongY, Bar corner, Bar face, List<B
     }
 
     @Override
+    public int loose() {
+        return 2 * (alongX - legsAlongY() + alongY - legsAlongX());
+    }
+
+    @Override
     public BarLayout unheld() {
         return new RectangleBars(alongX, alongY, corner, face, List.of(), List.of());
     }

@@ -77,6 +77,11 @@ public record RingBars(int count, Bar bar, boolean spiral) implements BarLayout 
     }
 
     @Override
+    public int loose() {
+        return 0;
+    }
+
+    @Override
     public BarLayout unheld() {
         return this;
     }

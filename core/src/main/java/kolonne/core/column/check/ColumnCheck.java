@@ -98,9 +98,6 @@ public final class ColumnCheck {
         bent();
         ties(EndMoments.of(stack, lift, cage, context, demands));
         joint(over, Trace.OFF);
-        if (lift.legged() && context.ductile().isPresent()) {
-            governing.offer(CheckKind.COLUMN_FRAME_SHAPE, 1, 0, Double.POSITIVE_INFINITY, whole(), Clause.NONE);
-        }
         List<CheckResult> checks = governing.results();
         BarRuns runs = BarRuns.of(stack, whole, basis);
         boolean laps = runs.begins(lift.number()) && !ColumnLaps.coupled(basis);
@@ -122,7 +119,7 @@ public final class ColumnCheck {
 
     /** @param over demands of the lift above, or null */
     private void joint(LiftDemands over, Trace t) {
-        context.ductile(lift)
+        context.ductile()
                 .ifPresentOrElse(
                         rules -> new JointCheck(stack, lift, whole, context, rules.joints(), demands, governing).run(t),
                         () -> code.columns()
@@ -323,13 +320,13 @@ public final class ColumnCheck {
                     At.named(lift.base(), lift.number(), "head"),
                     code.detailing().lapClause());
         }
-        if (context.ductile(lift).isPresent() && lift.number() > 0 && laps(lift.number() - 1)) {
+        if (context.ductile().isPresent() && lift.number() > 0 && laps(lift.number() - 1)) {
             Bar own = cage.layout().largest();
             Bar below = whole.lifts().get(lift.number() - 1).layout().largest();
             // it begins where the lift's own bars begin, which lap in the middle
             double lap = ColumnLaps.length(lift, below, own, basis);
             double reach = 2 * lap - ColumnLaps.length(lift, own, own, basis);
-            context.ductile(lift)
+            context.ductile()
                     .filter(DuctileColumns::lapsInMiddle)
                     .ifPresent(rules -> governing.offer(
                             CheckKind.COLUMN_LAP_PLACE,
@@ -481,7 +478,7 @@ public final class ColumnCheck {
 
     /** What a ductile frame asks for, step by step; the joints follow. */
     private void ductile(EndMoments ends, Trace t) {
-        context.ductile(lift).ifPresent(rules -> {
+        context.ductile().ifPresent(rules -> {
             t.say("Shear from the strength of the ends", "", rules.capacityShearClause());
             ends.explain(0, rules, t);
             ends.explain(1, rules, t);

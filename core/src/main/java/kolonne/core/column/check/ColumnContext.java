@@ -18,8 +18,8 @@ import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Material;
 import kolonne.core.model.Purpose;
 import kolonne.core.model.Section;
-import kolonne.core.section.ColumnSection;
 import kolonne.core.section.Developed;
+import kolonne.core.section.PlaneSection;
 import kolonne.core.section.StrengthSurface;
 import kolonne.core.section.general.Surfaces;
 import kolonne.core.shape.Shape;
@@ -88,11 +88,6 @@ public final class ColumnContext {
         return ductile;
     }
 
-    /** The same for a lift: none for ells and tees, which are out of scope in such frames and say so. */
-    public Optional<DuctileColumns> ductile(ColumnStack.Lift lift) {
-        return lift.legged() ? Optional.empty() : ductile;
-    }
-
     public BuildingIndex index() {
         return index;
     }
@@ -115,8 +110,8 @@ public final class ColumnContext {
     }
 
     /** A lift's section with another yield strength of its bars: that of their steel at its most, where a frame is to stand it. */
-    ColumnSection section(Section section, Material material, ColumnCage.LiftCage cage, double factor) {
-        return new ColumnSection(
+    PlaneSection section(Section section, Material material, ColumnCage.LiftCage cage, double factor) {
+        return Surfaces.section(
                 section.shape(),
                 cage.bars(section.shape(), basis.columnCover()),
                 material.fc(),

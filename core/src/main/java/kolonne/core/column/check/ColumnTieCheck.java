@@ -62,7 +62,7 @@ public final class ColumnTieCheck {
         ties();
         shear();
         torsion();
-        context.ductile(lift)
+        context.ductile()
                 .ifPresent(rules -> new DuctileColumnCheck(lift, cage, context, rules, demands, governing).run());
     }
 
@@ -207,7 +207,7 @@ public final class ColumnTieCheck {
 
     /** Shear from the strength of the ends, between them and next to the joints, where the concrete may carry none. */
     private ShearStrength fromEndMoments(int axis) {
-        DuctileColumns rules = context.ductile(lift).orElseThrow();
+        DuctileColumns rules = context.ductile().orElseThrow();
         double v = ends.shear(axis);
         double nu = demands.earthquakeAxial()[0];
         ShearStrength s = along(axis, v, nu, whole());
@@ -227,7 +227,7 @@ public final class ColumnTieCheck {
 
     /** Whether the concrete carries no shear next to the joints; the end moments make all of the shear there. */
     private boolean lostAtEnds(double nu) {
-        return context.ductile(lift)
+        return context.ductile()
                 .filter(r -> r.withoutConcrete(nu, shape.A(), lift.material().fc()))
                 .isPresent();
     }
@@ -244,7 +244,7 @@ public final class ColumnTieCheck {
                 whole(),
                 clear
                         ? code.spirals().clearClause()
-                        : context.ductile(lift)
+                        : context.ductile()
                                 .filter(r -> Double.isFinite(
                                         r.spacingElsewhere(cage.layout().smallest(), basis.fy())))
                                 .map(DuctileColumns::spacingElsewhereClause)
@@ -254,7 +254,7 @@ public final class ColumnTieCheck {
         }
         At ends = At.named(lift.base(), lift.number(), ENDS);
         if (Math.max(limit.foot(), limit.head()) > 0) {
-            Clause clause = context.ductile(lift)
+            Clause clause = context.ductile()
                     .filter(r -> r.reach(1, lift.clear()) > 0)
                     .map(DuctileColumns::hoopClause)
                     .orElse(code.columns().endTieClause());
@@ -268,7 +268,7 @@ public final class ColumnTieCheck {
                     has.joint(),
                     limit.joint(),
                     At.named(lift.base(), lift.number(), "in the joints"),
-                    context.ductile(lift)
+                    context.ductile()
                             .map(DuctileColumns::jointSpacingClause)
                             .orElse(code.columns().jointTieClause()));
         }

@@ -1,5 +1,6 @@
 package kolonne.core.column.check;
 
+import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.check.At;
 import kolonne.core.check.CheckKind;
@@ -8,10 +9,11 @@ import kolonne.core.check.Governing;
 import kolonne.core.code.DuctileColumns;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.ColumnLaps;
-import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.cage.HoopCore;
 import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.explain.Trace;
+import kolonne.core.shape.Legs;
 import kolonne.core.shape.Shape;
 
 /** Proportions, steel, hoops and laps of a lift of a ductile frame. Spacings of hoops are checked with the other ties. */
@@ -68,22 +70,28 @@ public final class DuctileColumnCheck {
     }
 
     private void proportions() {
-        double shorter = Math.min(shape.width(), shape.depth());
-        double longer = Math.max(shape.width(), shape.depth());
         if (rules.leastSide() > 0) {
+            double[] sides = sides();
             governing.offer(
                     CheckKind.COLUMN_LEAST_SIDE,
                     rules.leastSide(),
-                    shorter,
+                    sides[0],
                     at(ColumnCheck.WHOLE),
                     rules.proportionsClause());
             governing.offer(
                     CheckKind.COLUMN_SIDE_RATIO,
                     rules.leastSideRatio(),
-                    shorter / longer,
+                    sides[0] / sides[1],
                     at(ColumnCheck.WHOLE),
                     rules.proportionsClause());
         }
+    }
+
+    /** The shortest dimension on a line through the centroid, and that across it [mm]. */
+    private double[] sides() {
+        return shape instanceof Shape.Flanged f
+                ? Legs.of(f).shortest()
+                : new double[] {Math.min(shape.width(), shape.depth()), Math.max(shape.width(), shape.depth())};
     }
 
     private void steel() {
@@ -107,7 +115,7 @@ public final class DuctileColumnCheck {
 
     /** Distance of held bars, and every bar held where the compression is high. */
     private void held() {
-        if (!(cage.layout() instanceof RectangleBars r)) {
+        if (cage.layout() instanceof RingBars) {
             return;
         }
         boolean every = rules.everyBarHeld(p, shape.A(), lift.material().fc());
@@ -121,12 +129,10 @@ public final class DuctileColumnCheck {
                     rules.heldClause());
         }
         if (every) {
-            long loose = r.heldX().stream().filter(h -> !h).count()
-                    + r.heldY().stream().filter(h -> !h).count();
             governing.offer(
                     CheckKind.COLUMN_EVERY_BAR_HELD,
                     cage.count(),
-                    cage.count() - 2 * loose,
+                    cage.count() - cage.layout().loose(),
                     at(ColumnCheck.WHOLE),
                     rules.heldClause());
         }
@@ -136,18 +142,18 @@ public final class DuctileColumnCheck {
     void confinement(Trace t) {
         double tie = cage.tie().area();
         double s = cage.ties().end();
-        double cover = 2 * basis.columnCover();
-        if (cage.layout() instanceof RectangleBars r) {
-            double bx = shape.width() - cover;
-            double by = shape.depth() - cover;
-            double needed = rules.confinement(confined(bx * by, heldBars(r), false), t);
-            if (needed > 0) {
-                offer(CheckKind.COLUMN_CONFINEMENT_X, needed, r.legsAlongX() * tie / (s * by));
-                offer(CheckKind.COLUMN_CONFINEMENT_Y, needed, r.legsAlongY() * tie / (s * bx));
+        if (!(cage.layout() instanceof RingBars)) {
+            HoopCore hoops = HoopCore.of(shape, cage.layout(), basis.columnCover());
+            double needed = rules.confinement(confined(hoops.area(), hoops.held(), false), t);
+            for (HoopCore.Cut c : needed > 0 ? hoops.cuts() : List.<HoopCore.Cut>of()) {
+                offer(
+                        c.axis() == 0 ? CheckKind.COLUMN_CONFINEMENT_X : CheckKind.COLUMN_CONFINEMENT_Y,
+                        needed,
+                        c.legs() * tie / (s * c.width()));
             }
             return;
         }
-        double core = shape.width() - cover;
+        double core = shape.width() - 2 * basis.columnCover();
         double needed = rules.confinement(confined(Math.PI * core * core / 4, cage.count(), true), t);
         if (needed > 0) {
             offer(
@@ -159,14 +165,6 @@ public final class DuctileColumnCheck {
 
     private DuctileColumns.Confinement confined(double ach, int heldBars, boolean round) {
         return new DuctileColumns.Confinement(shape.A(), ach, lift.material().fc(), basis.fyt(), p, heldBars, round);
-    }
-
-    private static int heldBars(RectangleBars r) {
-        long inner = r.heldX().subList(1, r.alongX() - 1).stream()
-                        .filter(h -> h)
-                        .count()
-                + r.heldY().subList(1, r.alongY() - 1).stream().filter(h -> h).count();
-        return 4 + (int) (2 * inner);
     }
 
     private void offer(CheckKind kind, double needed, double has) {

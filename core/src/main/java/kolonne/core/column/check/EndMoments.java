@@ -11,8 +11,8 @@ import kolonne.core.explain.Trace;
 import kolonne.core.joint.BeamEnd;
 import kolonne.core.joint.Framing;
 import kolonne.core.model.Joint;
-import kolonne.core.section.ColumnSection;
 import kolonne.core.section.MomentAtForce;
+import kolonne.core.section.PlaneSection;
 import kolonne.core.shape.Shape;
 
 /**
@@ -28,10 +28,11 @@ public final class EndMoments {
     /**
      * For shear along x (0) or y (1).
      *
-     * @param own   strength of the lift's bars; {@code foot}, {@code head} moments that its ends come to [Nmm]
+     * @param own   strength of the lift's bars as its foot bends; {@code other} as its head does, compressed on the other side; {@code foot}, {@code head}
+     *              moments that its ends come to [Nmm]
      * @param shear that these bring [N]; {@code limit} that of earthquake with overstrength
      */
-    private record Ends(double own, double foot, double head, double clear, double shear, double limit) {
+    private record Ends(double own, double other, double foot, double head, double clear, double shear, double limit) {
         double governing() {
             return Math.min(shear, limit);
         }
@@ -48,11 +49,11 @@ public final class EndMoments {
             ColumnCage.LiftCage cage,
             ColumnContext context,
             LiftDemands demands) {
-        if (context.ductile(lift).isEmpty() || context.ductile(lift).get().steelFactor() <= 0) {
+        if (context.ductile().isEmpty() || context.ductile().get().steelFactor() <= 0) {
             return NONE;
         }
-        DuctileColumns rules = context.ductile(lift).get();
-        ColumnSection section = context.section(lift.section(), lift.material(), cage, rules.steelFactor());
+        DuctileColumns rules = context.ductile().get();
+        PlaneSection section = context.section(lift.section(), lift.material(), cage, rules.steelFactor());
         Ends[] out = new Ends[2];
         for (int axis = 0; axis < 2; axis++) {
             ColumnStack.Unbraced u = axis == 0 ? lift.aboutY() : lift.aboutX();
@@ -66,21 +67,32 @@ public final class EndMoments {
             double[] p = demands.earthquakeAxial();
             double foot = brought(stack, lift, axis, false, context, rules);
             double head = brought(stack, lift, axis, true, context, rules);
-            double own = own(section, axis == 1, p, Math.max(foot, head));
-            foot = Math.min(own, foot);
-            head = Math.min(own, head);
+            double theta = ColumnStrengths.direction(lift, axis, lift);
+            double own = own(section, theta, p, Math.max(foot, head));
+            double other = lift.legged() ? own(section, theta + Math.PI, p, Math.max(foot, head)) : own;
             double limit = Double.isFinite(rules.overstrength())
                     ? overstrength(context, demands, axis, rules.overstrength())
                     : Double.POSITIVE_INFINITY;
-            out[axis] = new Ends(own, foot, head, clear, (foot + head) / clear, limit);
+            out[axis] = worse(ends(own, other, foot, head, clear, limit), ends(other, own, foot, head, clear, limit));
         }
         return new EndMoments(out);
     }
 
+    /** As the frame sways one way. @param foot, head moments that the beams bring */
+    private static Ends ends(double own, double other, double foot, double head, double clear, double limit) {
+        double atFoot = Math.min(own, foot);
+        double atHead = Math.min(other, head);
+        return new Ends(own, other, atFoot, atHead, clear, (atFoot + atHead) / clear, limit);
+    }
+
+    private static Ends worse(Ends one, Ends other) {
+        return other.shear > one.shear ? other : one;
+    }
+
     /** Largest strength over the forces; at their ends only where that is more than the beams bring already [Nmm]. */
-    private static double own(ColumnSection section, boolean aboutX, double[] p, double brought) {
-        double ends = Math.max(MomentAtForce.of(section, aboutX, p[0]), MomentAtForce.of(section, aboutX, p[1]));
-        return ends >= brought ? ends : MomentAtForce.largest(section, aboutX, p[0], p[1]);
+    private static double own(PlaneSection section, double theta, double[] p, double brought) {
+        double ends = Math.max(MomentAtForce.of(section, theta, p[0]), MomentAtForce.of(section, theta, p[1]));
+        return ends >= brought ? ends : MomentAtForce.largest(section, theta, p[0], p[1]);
     }
 
     private static double overstrength(ColumnContext context, LiftDemands demands, int axis, double factor) {
@@ -136,18 +148,25 @@ public final class EndMoments {
         return ends[axis] == null ? 0 : ends[axis].governing();
     }
 
+    private static void strength(String side, double moment, DuctileColumns rules, Trace t) {
+        t.step(
+                rules.steelFactor() > 1 ? "Mpr" : "Mn",
+                "strength under the axial forces with earthquake, with " + rules.steelFactor() + " fy" + side,
+                "",
+                moment,
+                Quantity.MOMENT,
+                rules.capacityShearClause());
+    }
+
     void explain(int axis, DuctileColumns rules, Trace t) {
         Ends e = ends[axis];
         if (e == null) {
             return;
         }
-        t.step(
-                rules.steelFactor() > 1 ? "Mpr" : "Mn",
-                "strength under the axial forces with earthquake, with " + rules.steelFactor() + " fy",
-                "",
-                e.own(),
-                Quantity.MOMENT,
-                rules.capacityShearClause());
+        strength("", e.own(), rules, t);
+        if (e.other() != e.own()) {
+            strength(", compressed on the other side", e.other(), rules, t);
+        }
         t.step(
                 "Ve",
                 "(Mfoot + Mhead) / ℓu" + (rules.limitedByBeams() ? ", no more than the beams bring" : ""),

@@ -66,8 +66,10 @@ final class JointCheck {
         return lift.highest() ? null : stack.lifts().get(lift.number() + 1);
     }
 
-    private double lowest(ColumnStack.Lift l, int axis, LiftDemands d) {
-        return ColumnStrengths.lowest(l, cage.lifts().get(l.number()), axis, d, context);
+    /** Strength of a lift at the joint as the frame sways. @param sense compression towards the axis of the lift below (1), or away from it */
+    private double lowest(ColumnStack.Lift l, int axis, int sense, LiftDemands d) {
+        double theta = ColumnStrengths.direction(lift, axis, l) + (sense > 0 ? 0 : Math.PI);
+        return ColumnStrengths.lowest(l, cage.lifts().get(l.number()), theta, d, context);
     }
 
     private void strongColumn(int axis, Framing f, Trace t) {
@@ -80,8 +82,18 @@ final class JointCheck {
                                 lift.material().fc())) {
             return;
         }
-        double below = lowest(lift, axis, demands);
-        double over = above == null || above.legged() ? 0 : lowest(above, axis, new LiftDemands(above, context));
+        LiftDemands demandsAbove = above == null ? null : new LiftDemands(above, context);
+        double below = 0;
+        double over = 0;
+        double least = Double.POSITIVE_INFINITY;
+        // the columns below and above are compressed on opposite sides as the frame sways
+        for (int sense : ColumnStrengths.senses(lift, above)) {
+            double b = lowest(lift, axis, sense, demands);
+            double o = above == null ? 0 : lowest(above, axis, -sense, demandsAbove);
+            below = b + o < least ? b : below;
+            over = b + o < least ? o : over;
+            least = Math.min(least, b + o);
+        }
         double beams = f.moment(BeamEnd::nominal);
         governing.offer(
                 axis == 0 ? CheckKind.COLUMN_STRONG_X : CheckKind.COLUMN_STRONG_Y,
@@ -125,7 +137,7 @@ final class JointCheck {
         double column = heights > 0 ? moment / heights : 0;
         double v = Math.max(0, bars - column);
         double h = side(shape, axis);
-        double b = side(shape, 1 - axis);
+        double b = across(shape, axis);
         boolean held = EndMoments.framing(lift, 1 - axis, true, context).holds(rules.confiningWidth() * h);
         double fc = Math.min(lift.material().fc(), f.weakest());
         if (t.on()) {
@@ -152,6 +164,11 @@ final class JointCheck {
     /** Side of the column along x (0) or y (1); that of the square of the same area for a round one (ACI 352R-02). */
     static double side(Shape shape, int axis) {
         return shape instanceof Shape.Circle ? Math.sqrt(shape.A()) : axis == 0 ? shape.width() : shape.depth();
+    }
+
+    /** Width of the column across x (0) or y (1); of an ell or a tee that of the leg along it. */
+    static double across(Shape s, int axis) {
+        return s instanceof Shape.Flanged f ? axis == 0 ? f.hf() : f.bw() : side(s, 1 - axis);
     }
 
     private void depth(int axis, Framing f) {

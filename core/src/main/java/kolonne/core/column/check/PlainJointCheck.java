@@ -77,7 +77,7 @@ final class PlainJointCheck {
         Shape s = lift.section().shape();
         double h = JointCheck.side(s, axis);
         double fc = Math.min(lift.material().fc(), f.weakest());
-        double width = rules.width(f.narrowest(), h, across(s, axis));
+        double width = rules.width(f.narrowest(), h, JointCheck.across(s, axis));
         if (t.on()) {
             t.say("Joint at the head, along " + (axis == 0 ? "x" : "y"), "", rules.forcesClause());
             t.step(
@@ -99,11 +99,6 @@ final class PlainJointCheck {
                 At.named(lift.top(), lift.number(), JointCheck.JOINT)
                         .under(context.strength().combination(worst).name()),
                 rules.shearClause());
-    }
-
-    /** Width of the column across a direction; of an ell or a tee that of the leg along it. */
-    private static double across(Shape s, int axis) {
-        return s instanceof Shape.Flanged f ? axis == 0 ? f.hf() : f.bw() : JointCheck.side(s, 1 - axis);
     }
 
     private double moment(int c, int axis) {

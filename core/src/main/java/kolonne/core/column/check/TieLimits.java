@@ -7,6 +7,7 @@ import kolonne.core.code.ColumnRules;
 import kolonne.core.code.DuctileColumns;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.ColumnLaps;
+import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.TieSpacing;
 import kolonne.core.column.line.ColumnStack;
@@ -38,8 +39,8 @@ public final class TieLimits {
         double end = Math.min(
                 code.endTiePart() * code.columnTieSpacing(thin, cage.tie(), shorter, d, false, false),
                 code.lapTieSpacing(lap, thick));
-        if (context.ductile(lift).isPresent()) {
-            DuctileColumns rules = context.ductile(lift).get();
+        if (context.ductile().isPresent()) {
+            DuctileColumns rules = context.ductile().get();
             double hoops = rules.hoopSpacing(thin, shorter, held(lift, cage, basis), basis.fy());
             foot = Math.max(foot, rules.reach(side, lift.clear()));
             head = Math.max(head, rules.reach(side, lift.clear()));
@@ -67,6 +68,12 @@ public final class TieLimits {
     static double held(ColumnStack.Lift lift, ColumnCage.LiftCage cage, Basis basis) {
         Shape s = lift.section().shape();
         double inset = ColumnTieCheck.inset(cage, basis);
+        if (cage.layout() instanceof LegBars l) {
+            double[] steps = l.steps(s, inset);
+            return Math.max(
+                    Math.max(apart(l.heldWeb(), steps[0]), apart(l.heldFlange(), steps[1])),
+                    Math.max(steps[2], steps[3]));
+        }
         if (!(cage.layout() instanceof RectangleBars r)) {
             return cage.layout().gaps(s, inset)[0] + cage.layout().largest().diameter();
         }

@@ -294,7 +294,7 @@ public final class ColumnDesigner {
 
     /** What a ductile frame asks of the bars; null without one. */
     private FrameColumn frame(List<Borne> borne, ColumnCage.LiftCage upper, List<Borne> overhead) {
-        if (borne.stream().anyMatch(b -> context.ductile(b.lift).isEmpty())) {
+        if (context.ductile().isEmpty()) {
             return null;
         }
         FrameColumn out = new FrameColumn(context, context.ductile().get());

@@ -28,8 +28,8 @@ final class FrameColumn {
     private final List<ColumnStack.Lift> lifts = new ArrayList<>();
     private final List<LiftDemands> demands = new ArrayList<>();
 
-    /** Strength about an axis that a lift is to have at its axial forces with earthquake [Nmm]. */
-    private record Need(ColumnStack.Lift lift, LiftDemands demands, int axis, double moment) {}
+    /** Strength that a lift is to have at its axial forces with earthquake, compression towards a direction of its section [Nmm]. */
+    private record Need(ColumnStack.Lift lift, LiftDemands demands, double theta, double moment) {}
 
     FrameColumn(ColumnContext context, DuctileColumns rules) {
         this.context = context;
@@ -43,14 +43,17 @@ final class FrameColumn {
         demands.add(d);
         double factor = rules.joints().strongColumn();
         for (int axis = 0; axis < 2 && factor > 0; axis++) {
-            need(lift, d, axis, factor * beams(lift, axis, true) - over(axis, above, aboveDemands));
-            if (lift.number() > 0) {
-                need(lift, d, axis, HALF * factor * beams(lift, axis, false));
+            for (int sense : ColumnStrengths.senses(lift, aboveDemands == null ? null : aboveDemands.lift())) {
+                double theta = ColumnStrengths.direction(lift, axis, lift) + (sense > 0 ? 0 : Math.PI);
+                need(lift, d, theta, factor * beams(lift, axis, true) - over(lift, axis, -sense, above, aboveDemands));
+                if (lift.number() > 0) {
+                    need(lift, d, theta, HALF * factor * beams(lift, axis, false));
+                }
             }
         }
     }
 
-    private void need(ColumnStack.Lift lift, LiftDemands d, int axis, double moment) {
+    private void need(ColumnStack.Lift lift, LiftDemands d, double theta, double moment) {
         boolean free = lift.highest()
                 && rules.joints()
                         .topIsFree(
@@ -58,7 +61,7 @@ final class FrameColumn {
                                 lift.section().shape().A(),
                                 lift.material().fc());
         if (moment > 0 && !free) {
-            needs.add(new Need(lift, d, axis, moment));
+            needs.add(new Need(lift, d, theta, moment));
         }
     }
 
@@ -67,8 +70,12 @@ final class FrameColumn {
         return f.moment(BeamEnd::nominal);
     }
 
-    private double over(int axis, ColumnCage.LiftCage above, LiftDemands d) {
-        return above == null || d.lift().legged() ? 0 : ColumnStrengths.lowest(d.lift(), above, axis, d, context);
+    private double over(ColumnStack.Lift lift, int axis, int sense, ColumnCage.LiftCage above, LiftDemands d) {
+        if (above == null) {
+            return 0;
+        }
+        double theta = ColumnStrengths.direction(lift, axis, d.lift()) + (sense > 0 ? 0 : Math.PI);
+        return ColumnStrengths.lowest(d.lift(), above, theta, d, context);
     }
 
     /** Whether a cage has the strength, with no more steel than the practical cap. */
@@ -81,7 +88,7 @@ final class FrameColumn {
                                                                 .shape()
                                                                 .A()
                                                 + 1e-6
-                                && ColumnStrengths.lowest(n.lift, c, n.axis, n.demands, context) >= n.moment);
+                                && ColumnStrengths.lowest(n.lift, c, n.theta, n.demands, context) >= n.moment);
     }
 
     /** Those that hoops can hold and that lap in the height; all where none do. */

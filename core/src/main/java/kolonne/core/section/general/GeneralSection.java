@@ -10,6 +10,7 @@ import kolonne.core.explain.Trace;
 import kolonne.core.section.ColumnSection.Resultant;
 import kolonne.core.section.Developed;
 import kolonne.core.section.PlacedBar;
+import kolonne.core.section.PlaneSection;
 import kolonne.core.section.StrainState;
 
 /**
@@ -19,7 +20,7 @@ import kolonne.core.section.StrainState;
  * <p>Axes: x along the width, y along the depth, origin at the centroid of the concrete. Compression positive; Mx is positive with compression at +y, My with
  * compression at +x.
  */
-public final class GeneralSection {
+public final class GeneralSection implements PlaneSection {
     private final Outline outline;
     private final List<PlacedBar> bars;
     private final double fy;
@@ -90,14 +91,14 @@ public final class GeneralSection {
         return code.reduction(1, fy / Steel.ES) * all;
     }
 
-    /** Size of the section in a direction [mm]. */
+    @Override
     public double size(double theta) {
         double ux = Math.cos(theta);
         double uy = Math.sin(theta);
         return outline.reach(ux, uy) + outline.reach(-ux, -uy);
     }
 
-    /** Nominal resultants with compression towards (cos θ, sin θ) and neutral-axis depth {@code c} from that extreme [mm]. */
+    @Override
     public Resultant at(double theta, double c) {
         double ux = Math.cos(theta);
         double uy = Math.sin(theta);

@@ -6,6 +6,7 @@ import kolonne.core.section.ColumnSection;
 import kolonne.core.section.Developed;
 import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.PlacedBar;
+import kolonne.core.section.PlaneSection;
 import kolonne.core.section.StrengthSurface;
 import kolonne.core.shape.Shape;
 
@@ -26,7 +27,19 @@ public final class Surfaces {
                 return new InteractionSurface(section, Math.max(shape.width(), shape.depth()));
             }
         }
+        return new GeneralSurface(general(shape, bars, developed, fc, fy, code));
+    }
+
+    private static GeneralSection general(
+            Shape shape, List<PlacedBar> bars, List<Developed> developed, double fc, double fy, DesignCode code) {
         Outline outline = shape instanceof Shape.Circle c ? Outline.circle(0, 0, c.d()) : Outline.centred(shape);
-        return new GeneralSurface(new GeneralSection(outline, bars, developed, fc, fy, code));
+        return new GeneralSection(outline, bars, developed, fc, fy, code);
+    }
+
+    /** A section with every bar developed. */
+    public static PlaneSection section(Shape shape, List<PlacedBar> bars, double fc, double fy, DesignCode code) {
+        return shape instanceof Shape.Flanged
+                ? general(shape, bars, List.of(), fc, fy, code)
+                : new ColumnSection(shape, bars, fc, fy, code);
     }
 }

@@ -8,9 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import kolonne.core.basis.Basis;
-import kolonne.core.basis.part.Ductility;
-import kolonne.core.basis.part.Frame;
-import kolonne.core.basis.part.Sway;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
@@ -21,7 +18,6 @@ import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demand.Sidesway;
 import kolonne.core.detail.BarItem;
 import kolonne.core.detail.ColumnBars;
-import kolonne.core.finding.Cause;
 import kolonne.core.model.JointLoad;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Section;
@@ -300,15 +296,5 @@ class LegColumnsByHandTest {
         double y = all.stream().mapToDouble(LiftDemands.Demand::my).max().orElseThrow();
         assertEquals(1000e3 * 700 / 30, y, 1);
         assertEquals(-y, all.stream().mapToDouble(LiftDemands.Demand::my).min().orElseThrow(), 1);
-    }
-
-    @Test
-    void framesForEarthquakesAreOutOfScope() {
-        Basis special = ACI.with(new Frame(Sway.FROM_MODEL, Sway.FROM_MODEL, 0, Ductility.SPECIAL));
-        CheckResult r = of(told(post(ELL, 0, 0, 600e3, 0, 0), special, cage(ELL, 2, 1)), "frame-shape");
-        assertEquals(Cause.OUT_OF_SCOPE, r.cause());
-        assertFalse(r.satisfied());
-        assertTrue(told(post(ELL, 0, 0, 600e3, 0, 0), ACI, cage(ELL, 2, 1)).checks().stream()
-                .noneMatch(k -> k.kind().id().equals("frame-shape")));
     }
 }

@@ -27,6 +27,7 @@ import kolonne.core.column.choice.ColumnDesigner;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demand.Sidesway;
+import kolonne.core.joint.BeamEnd;
 import kolonne.core.model.JointLoad;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Section;
@@ -65,28 +66,9 @@ class LegFramesByHandTest {
     /** 18.7.2.1 along lines through the centroid: walked for the ell; of a tee whose centroid lies in its web the web's width and the whole depth. */
     @Test
     void shortestDimensions() {
-        double x = (165_000 * 150 + 175_000 * 350) / 340_000.0;
-        double y = 800 - (165_000 * 275 + 175_000 * 675) / 340_000.0;
-        double shortest = Double.POSITIVE_INFINITY;
-        double across = 0;
-        for (int i = 0; i < 720; i++) {
-            double[] way = new double[2];
-            for (int k = 0; k < 2; k++) {
-                double a = Math.toRadians(i / 4.0 + 90 * k);
-                for (int side : new int[] {1, -1}) {
-                    double s = 0;
-                    while (solid(ELL, x + side * s * Math.cos(a), y + side * s * Math.sin(a))) {
-                        s += 0.25;
-                    }
-                    way[k] += s;
-                }
-            }
-            across = way[0] < shortest ? way[1] : across;
-            shortest = Math.min(shortest, way[0]);
-        }
-        double[] found = Legs.of(ELL).shortest();
-        assertEquals(shortest, found[0], 1);
-        assertEquals(across, found[1], 2);
+        walked(ELL);
+        // the centroid where both legs meet
+        walked(new Shape.Ell(300, 700, 700, 300));
         // area 165 000 + 225 000, the centroid at 505.8 of 550
         assertEquals(List.of(300.0, 800.0), sides(new Shape.Tee(300, 800, 900, 250)));
         assertEquals(List.of(300.0, 800.0), sides(new Shape.InvertedTee(300, 800, 900, 250)), "on its head");
@@ -102,6 +84,33 @@ class LegFramesByHandTest {
                         foot(context(Ductility.OUTSIDE, ELL, bothSides(), bothSides()), LegBars.of(1, 2, 1, T20, T16)),
                         "least-side")
                 .isEmpty());
+    }
+
+    private static void walked(Shape.Ell e) {
+        double web = e.bw() * (e.h() - e.hf());
+        double flange = e.bf() * e.hf();
+        double x = (web * e.bw() / 2 + flange * e.bf() / 2) / (web + flange);
+        double y = (web * (e.h() + e.hf()) / 2 + flange * e.hf() / 2) / (web + flange);
+        double shortest = Double.POSITIVE_INFINITY;
+        double across = 0;
+        for (int i = 0; i < 720; i++) {
+            double[] way = new double[2];
+            for (int k = 0; k < 2; k++) {
+                double a = Math.toRadians(i / 4.0 + 90 * k);
+                for (int side : new int[] {1, -1}) {
+                    double s = 0;
+                    while (solid(e, x + side * s * Math.cos(a), y + side * s * Math.sin(a))) {
+                        s += 0.25;
+                    }
+                    way[k] += s;
+                }
+            }
+            across = way[0] < shortest ? way[1] : across;
+            shortest = Math.min(shortest, way[0]);
+        }
+        double[] found = Legs.of(e).shortest();
+        assertEquals(shortest, found[0], 1);
+        assertEquals(across, found[1], 3);
     }
 
     private static List<Double> sides(Shape.Flanged f) {
@@ -127,6 +136,22 @@ class LegFramesByHandTest {
         ColumnDesign.LiftDesign many = foot(c, LegBars.of(1, 6, 5, T20, T16));
         assertEquals(2 * T10.area() / (100 * 170), the(many, "confinement-x").capacity(), 1e-7);
         assertEquals(2 * T10.area() / (100 * 220), the(many, "confinement-y").capacity(), 1e-7);
+        // 180 from bar to bar across the web is more than between the pairs
+        assertEquals(180, the(many, "held-distance").demand(), 1e-9);
+        // of a tee both sides of the web: ends, both faces, a cross-tie on either side
+        LegBars tee = LegBars.of(2, 2, 1, T20, T16);
+        assertEquals(6, tee.linesAcrossFlange());
+        assertEquals(
+                2 * 3 + 2 * 2,
+                new LegBars(
+                                2,
+                                3,
+                                2,
+                                T20,
+                                T16,
+                                List.of(true, false, false, false, true),
+                                List.of(true, false, true, true))
+                        .loose());
         // pairs 550/3, 400/2; 180 and 130 across the legs
         assertEquals(200, the(l, "held-distance").demand(), 1e-9);
         // 250/4; 6 · 16 is more
@@ -268,6 +293,24 @@ class LegFramesByHandTest {
                     .toList();
             assertEquals(List.of(), unmet);
             assertTrue(d.findings().stream().noneMatch(f -> f.code().equals("out-of-scope")));
+        }
+    }
+
+    /** Beams half as strong again and more, over and under lifts that are turned against each other: bars enough for the weaker sense of both columns. */
+    @Test
+    void barsForTheWeakerSense() {
+        for (double factor : new double[] {1, 1.5, 2, 2.5}) {
+            for (double turn : new double[] {0, Math.PI}) {
+                BeamEnd.Strength m = new BeamEnd.Strength(factor * 300e6, factor * 200e6);
+                List<BeamEnd> ends = List.of(
+                        new BeamEnd("B", 1, 0, 300, 600, 30, true, m, m, m, 1500, 1000, true),
+                        new BeamEnd("B", -1, 0, 300, 600, 30, true, m, m, m, 1500, 1000, true));
+                ColumnContext c = context(Ductility.SPECIAL, new Shape.Ell(350, 900, 700, 350), turn, ends, ends);
+                ColumnDesign d = ColumnDesigner.design(stack(c), c);
+                // the top is free under little compression
+                CheckResult r = the(d.lifts().get(0), "strong-column-x");
+                assertTrue(r.satisfied(), factor + " turned by " + turn + ": " + r);
+            }
         }
     }
 

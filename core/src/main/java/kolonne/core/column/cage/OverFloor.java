@@ -217,11 +217,16 @@ final class OverFloor {
         return inside(at, bar) && distance(at, bar) > -0.01;
     }
 
+    /** Whether a bar in its own line stands inside the ties over the floor; thicker ones than below leave less room. */
+    boolean inside(PlacedBar p, Bar bar) {
+        return inside(new double[] {p.x(), p.y()}, bar);
+    }
+
     /** Whether a bar that goes straight on keeps clear of all others. */
     boolean clear(PlacedBar p, Bar bar) {
         double[] at = {p.x(), p.y()};
         double needs = basis.designCode().detailing().columnClearSpacing(bar.diameter(), basis.aggregate());
-        return inside(at, bar) && distance(at, bar) >= needs;
+        return inside(p, bar) && distance(at, bar) >= needs;
     }
 
     /** Clear distance to the nearest bar [mm]. */

@@ -252,8 +252,9 @@ public final class VerticalBars {
             return false;
         }
         boolean straight = Math.hypot(at[0] - p.x(), at[1] - p.y()) < 0.01;
-        Crank crank = straight ? null : crank(at[0] - p.x(), at[1] - p.y());
-        if (over.step() && !bends(crank)) {
+        boolean atFloor = over.step() || !over.inside(p, bar);
+        Crank crank = straight ? null : crank(at[0] - p.x(), at[1] - p.y(), atFloor);
+        if (atFloor && !bends(crank)) {
             return false;
         }
         over.take(at, bar);
@@ -265,8 +266,8 @@ public final class VerticalBars {
     }
 
     /** The inclined part of a bar that is led aside, before it laps or under the top of the floor. */
-    private Crank crank(double dx, double dy) {
-        double end = over.step() ? floor : nextStart();
+    private Crank crank(double dx, double dy, boolean atFloor) {
+        double end = atFloor ? floor : nextStart();
         double aside = Math.hypot(dx, dy);
         // in the middle of the height there is room
         double room = end > floor + 1 ? Double.POSITIVE_INFINITY : 2 * lift.inHead();

@@ -85,6 +85,8 @@ public final class ColumnDesigner {
     private final Map<Integer, BarLayout> through = new HashMap<>();
     /** What people have set on the lift that is being designed. */
     private HandLift hand = HandLift.NONE;
+    /** Diameter of the thinnest ties that bars are chosen within [mm]. */
+    private double leastTie;
 
     private ColumnDesigner(List<ColumnStack> all, ColumnContext context) {
         this.all = all;
@@ -201,12 +203,57 @@ public final class ColumnDesigner {
             BarLayout bars = through.get(lift.number());
             return tied(lift, new ColumnCage.LiftCage(bars, tieFor(bars), 1), borne);
         }
+        return choice(lift, above, upper, borne, frame(borne, upper, overhead));
+    }
+
+    /** Bars and ties. Thicker ties than the bars were chosen within push these inwards: where they bear no longer what they bore, or lie too near, others are chosen. */
+    private ColumnCage.LiftCage choice(
+            ColumnStack.Lift lift,
+            ColumnCage.LiftCage above,
+            ColumnCage.LiftCage upper,
+            List<Borne> borne,
+            FrameColumn frame) {
+        leastTie = 0;
+        ColumnCage.LiftCage bars = bars(lift, above, upper, borne, frame);
+        ColumnCage.LiftCage out = tied(lift, bars, borne);
+        while (out.tie().diameter() > bars.tie().diameter() && loses(lift, bars, out, borne, frame)) {
+            leastTie = out.tie().diameter();
+            bars = bars(lift, above, upper, borne, frame);
+            out = tied(lift, bars, borne);
+        }
+        leastTie = 0;
+        return out;
+    }
+
+    /** Whether bars within thicker ties fail where they did not before. */
+    private boolean loses(
+            ColumnStack.Lift lift,
+            ColumnCage.LiftCage before,
+            ColumnCage.LiftCage after,
+            List<Borne> borne,
+            FrameColumn frame) {
+        boolean weak = frame != null && !frame.strong(after) && frame.strong(before);
+        Shape s = lift.section().shape();
+        return weak || !fits(after, s) && fits(before, s) || !bears(lift, after, borne) && bears(lift, before, borne);
+    }
+
+    private boolean bears(ColumnStack.Lift lift, ColumnCage.LiftCage c, List<Borne> borne) {
+        StrengthSurface surface = context.surface(lift.section(), lift.material(), c);
+        ColumnSteel steel = ColumnSteel.of(lift, c, basis);
+        return borne.stream().allMatch(b -> worst(surface, b.demands.all(steel)) == null);
+    }
+
+    private ColumnCage.LiftCage bars(
+            ColumnStack.Lift lift,
+            ColumnCage.LiftCage above,
+            ColumnCage.LiftCage upper,
+            List<Borne> borne,
+            FrameColumn frame) {
         double least = borne.stream()
                 .mapToDouble(b -> ColumnCheck.leastRatio(b.lift, context, b.demands))
                 .max()
                 .orElseThrow();
         List<ColumnCage.LiftCage> arranged = arrangements(lift, above, least);
-        FrameColumn frame = frame(borne, upper, overhead);
         List<ColumnCage.LiftCage> fitting = over(lift, arranged);
         List<ColumnCage.LiftCage> held = frame == null ? fitting : frame.held(fitting);
         List<List<ColumnCage.LiftCage>> practical =
@@ -223,14 +270,14 @@ public final class ColumnDesigner {
             for (List<ColumnCage.LiftCage> some : practical) {
                 ColumnCage.LiftCage chosen = choose(some, lift, borne, anchored.and(frame::strong));
                 if (chosen != null) {
-                    return tied(lift, chosen, borne);
+                    return chosen;
                 }
             }
         }
         for (List<ColumnCage.LiftCage> some : practical) {
             ColumnCage.LiftCage chosen = choose(some, lift, borne, near.and(anchored));
             if (chosen != null) {
-                return tied(lift, withoutDowels(chosen, some, lift, upper, borne, anchored), borne);
+                return withoutDowels(chosen, some, lift, upper, borne, anchored);
             }
         }
         // where no bars develop, or lap with those above, more of them would not help: the loads decide,
@@ -240,11 +287,11 @@ public final class ColumnDesigner {
             for (List<ColumnCage.LiftCage> some : practical) {
                 ColumnCage.LiftCage chosen = choose(some, lift, borne, suits);
                 if (chosen != null) {
-                    return tied(lift, chosen, borne);
+                    return chosen;
                 }
             }
         }
-        return tied(lift, strongest(lift, arranged, borne), borne);
+        return strongest(lift, arranged, borne);
     }
 
     /** Whether the bars have height for their laps, and dowels stand near enough to them. */
@@ -481,7 +528,10 @@ public final class ColumnDesigner {
             return hand.ties().bar();
         }
         List<Bar> ties = basis.stirrupList();
-        return ties.stream().filter(t -> t.diameter() >= least).findFirst().orElse(ties.get(ties.size() - 1));
+        return ties.stream()
+                .filter(t -> t.diameter() >= Math.max(least, leastTie))
+                .findFirst()
+                .orElse(ties.get(ties.size() - 1));
     }
 
     private boolean fits(ColumnCage.LiftCage c, Shape s) {

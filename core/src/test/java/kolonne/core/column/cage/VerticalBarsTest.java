@@ -13,6 +13,9 @@ import java.util.Random;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.part.Bars;
 import kolonne.core.basis.part.ColumnSplices;
+import kolonne.core.basis.part.Ductility;
+import kolonne.core.basis.part.Frame;
+import kolonne.core.basis.part.Sway;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.column.TwoLifts;
@@ -144,6 +147,27 @@ class VerticalBarsTest {
         VerticalBars.Standing s = right(of(500, 500, four(T25), four(T20), VerticalBars.Use.ON, ACI));
         assertTrue(s.to() >= FLOOR + LAP && s.to() < FLOOR + LAP + 50, "to " + s.to());
         assertEquals(22.5 - 2.5 * Math.sqrt(2), s.crank().aside(), 1e-6, "half of each; T25 stands 2.5 further in");
+    }
+
+    /** Bars of special frames lap in the middle of the height: they are led aside there, but where ties over the floor are thicker within the depth of the beams. */
+    @Test
+    void tiesThatAreThickerOverTheFloor() {
+        Basis special = ACI.with(new Frame(Sway.BRACED, Sway.BRACED, 0, Ductility.SPECIAL));
+        ColumnCage.LiftCage thick = new ColumnCage.LiftCage(four(T20).layout(), BarCatalogue.METRIC.find("T16"), 150);
+        double free = right(of(500, 500, four(T20), four(T20), VerticalBars.Use.ON, special))
+                .crank()
+                .to();
+        assertTrue(free > FLOOR + 500, "in the middle, at " + free);
+        VerticalBars.Standing s = right(of(500, 500, four(T20), thick, VerticalBars.Use.ON, special));
+        assertEquals(FLOOR, s.crank().to(), 1e-9);
+        // from 190 to 184 and half a T20 each way inside
+        assertEquals((6 + 20 / Math.sqrt(2)) * Math.sqrt(2), s.crank().aside(), 1e-6);
+        assertEquals(
+                free,
+                right(of(500, 500, thick, four(T20), VerticalBars.Use.ON, special))
+                        .crank()
+                        .to(),
+                1e-9);
     }
 
     @Test

@@ -23,7 +23,7 @@ interface Props {
 
 /** The strength of a lift's section with every combination: at an angle of moments, all round under one axial force, or as a surface. */
 export function InteractionPanel(p: Props) {
-  if (!p.picked) return <div className="notice">This section is not designed; see the finding.</div>
+  if (!p.picked) return <div className="notice">No combination for strength acts on this lift.</div>
   return <Panel {...p} picked={p.picked} />
 }
 

@@ -24,6 +24,7 @@ final class FrameReading {
     private final Map<Integer, Sheet.Lift> lifts = new HashMap<>();
     private final Map<String, List<End>> ends = new HashMap<>();
     private final Map<Integer, LegReading> legged = new HashMap<>();
+    private final Map<Integer, Map<String, Double>> found = new HashMap<>();
 
     /** A beam at a joint: where it runs, what it bears with fy and with 1.25 fy, and its bars. */
     private record End(
@@ -106,6 +107,10 @@ final class FrameReading {
 
     /** What is found at the head of a lift and in it, by kind. */
     Map<String, Double> read(Sheet.Lift l) {
+        return found.computeIfAbsent(l.member(), k -> reading(l));
+    }
+
+    private Map<String, Double> reading(Sheet.Lift l) {
         Map<String, Double> out = new HashMap<>();
         Member member = index.building().members().get(l.member());
         Joint head = index.upper(member);

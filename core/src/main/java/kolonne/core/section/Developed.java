@@ -5,6 +5,11 @@ public record Developed(double tension, double compression) {
     public static final Developed WHOLE = new Developed(1, 1);
 
     public boolean whole() {
-        return tension >= 1 && compression >= 1;
+        return least() >= 1;
+    }
+
+    /** The smaller of both. */
+    public double least() {
+        return Math.min(tension, compression);
     }
 }

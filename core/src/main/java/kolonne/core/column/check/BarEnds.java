@@ -94,7 +94,7 @@ final class BarEnds {
         List<Developed> all = at(head);
         int least = 0;
         for (int i = 1; i < all.size(); i++) {
-            least = all.get(i).tension() < all.get(least).tension() ? i : least;
+            least = all.get(i).least() < all.get(least).least() ? i : least;
         }
         VerticalBars.Standing s = head ? ending(bars.get(least)) : starter(bars.get(least));
         double room = head ? s.to() - soffit() : lift.inFoot() - s.from();

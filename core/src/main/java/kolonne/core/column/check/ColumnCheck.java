@@ -121,7 +121,8 @@ public final class ColumnCheck {
     private void joint(LiftDemands over, Trace t) {
         context.ductile()
                 .ifPresentOrElse(
-                        rules -> new JointCheck(stack, lift, whole, context, rules.joints(), demands, governing).run(t),
+                        rules -> new JointCheck(stack, lift, whole, context, rules.joints(), demands, over, governing)
+                                .run(t),
                         () -> code.columns()
                                 .plainJoints()
                                 .ifPresent(rules ->

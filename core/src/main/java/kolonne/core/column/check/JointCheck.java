@@ -25,9 +25,11 @@ final class JointCheck {
     private final ColumnContext context;
     private final JointRules rules;
     private final LiftDemands demands;
+    private final LiftDemands over;
     private final Governing governing;
     private final Shape shape;
 
+    /** @param over demands of the lift above; null where nothing stands on the joint */
     JointCheck(
             ColumnStack stack,
             ColumnStack.Lift lift,
@@ -35,6 +37,7 @@ final class JointCheck {
             ColumnContext context,
             JointRules rules,
             LiftDemands demands,
+            LiftDemands over,
             Governing governing) {
         this.stack = stack;
         this.lift = lift;
@@ -42,6 +45,7 @@ final class JointCheck {
         this.context = context;
         this.rules = rules;
         this.demands = demands;
+        this.over = over;
         this.governing = governing;
         this.shape = lift.section().shape();
     }
@@ -82,23 +86,22 @@ final class JointCheck {
                                 lift.material().fc())) {
             return;
         }
-        LiftDemands demandsAbove = above == null ? null : new LiftDemands(above, context);
         double below = 0;
-        double over = 0;
+        double upper = 0;
         double least = Double.POSITIVE_INFINITY;
         // the columns below and above are compressed on opposite sides as the frame sways
         for (int sense : ColumnStrengths.senses(lift, above)) {
             double b = lowest(lift, axis, sense, demands);
-            double o = above == null ? 0 : lowest(above, axis, -sense, demandsAbove);
-            below = b + o < least ? b : below;
-            over = b + o < least ? o : over;
-            least = Math.min(least, b + o);
+            double u = above == null ? 0 : lowest(above, axis, -sense, over);
+            below = b + u < least ? b : below;
+            upper = b + u < least ? u : upper;
+            least = Math.min(least, b + u);
         }
         double beams = f.moment(BeamEnd::nominal);
         governing.offer(
                 axis == 0 ? CheckKind.COLUMN_STRONG_X : CheckKind.COLUMN_STRONG_Y,
                 rules.strongColumn() * beams,
-                below + over,
+                below + upper,
                 at(),
                 rules.strongColumnClause());
         if (t.on()) {
@@ -106,11 +109,11 @@ final class JointCheck {
                     "ΣMnc",
                     "lowest strengths of the columns below and above with earthquake",
                     "{0} + {1}",
-                    below + over,
+                    below + upper,
                     Quantity.MOMENT,
                     rules.strongColumnClause(),
                     in(below, Quantity.MOMENT),
-                    in(over, Quantity.MOMENT));
+                    in(upper, Quantity.MOMENT));
             t.step(
                     "ΣMnb",
                     "hogging strength on one side, sagging on the other, the worse sense",
@@ -122,7 +125,7 @@ final class JointCheck {
                     "use",
                     rules.strongColumn() + " ΣMnb / ΣMnc",
                     "",
-                    rules.strongColumn() * beams / (below + over),
+                    rules.strongColumn() * beams / (below + upper),
                     Quantity.UTILISATION,
                     rules.strongColumnClause());
         }

@@ -18,6 +18,7 @@ import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demand.Sidesway;
+import kolonne.core.explain.Trace;
 import kolonne.core.finding.Cause;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.JointLoad;
@@ -83,6 +84,41 @@ class BarEndsByHandTest {
         assertEquals(Cause.ANCHORAGE, r.cause());
         CheckResult whole = of(checked(500, 500, T32, ACI), 1, "axial-bending").get(0);
         assertTrue(r.utilisation() > whole.utilisation() && r.demand() > 0, r + " " + whole);
+    }
+
+    /** T25: its hook develops in 462 of 560, pushed it needs 460.1 of the 460 that its bend of 3 db leaves. Where the first bar goes on, the calculation is of one that ends. */
+    @Test
+    void barsThatDevelopWholeInTensionAlone() {
+        Bar t25 = BarCatalogue.METRIC.find("T25");
+        ColumnStack stack = stack(500, 500);
+        List<VerticalBars.Standing> all = VerticalBars.of(stack, 1, new ColumnCage(List.of(four(t25), four(t25))), ACI);
+        PlacedBar first = four(t25).bars(new Shape.Rectangle(500, 500), 40).get(0);
+        List<VerticalBars.Standing> others = all.stream()
+                .filter(s -> Math.hypot(s.x() - first.x(), s.y() - first.y()) > 1)
+                .toList();
+        assertEquals(all.size() - 1, others.size());
+        BarEnds ends = new BarEnds(stack.lifts().get(1), four(t25), others, ACI);
+        Trace t = Trace.recording();
+        ends.explain(true, t);
+        double part = 460 / (0.24 * 420 / Math.sqrt(30) * 25);
+        assertEquals(
+                List.of("fc / fy", "ft / fy"),
+                t.steps().stream()
+                        .map(s -> s.symbol())
+                        .filter(s -> s.endsWith("/ fy"))
+                        .sorted()
+                        .toList());
+        assertEquals(1, step(t, "ft / fy"), 1e-9);
+        assertEquals(part, step(t, "fc / fy"), 1e-9);
+        assertEquals(Developed.WHOLE, ends.at(true).get(0));
+    }
+
+    private static double step(Trace t, String symbol) {
+        return t.steps().stream()
+                .filter(s -> s.symbol().equals(symbol))
+                .findFirst()
+                .orElseThrow()
+                .value();
     }
 
     /** By EN fbd = 2.25 · 0.7 · 0.3 · 30^(2/3) / 1.5 = 3.04; lbd = 8 · fyd / fbd; the hook needs 12 φ less. */

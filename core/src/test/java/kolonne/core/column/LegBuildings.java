@@ -3,6 +3,7 @@ package kolonne.core.column;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.model.Building;
@@ -88,6 +89,52 @@ public final class LegBuildings {
                                     m.stiffness()));
         }
         return b.withSections(new ArrayList<>(sections.values())).withMembers(members);
+    }
+
+    /** Three of four columns as ells and tees of any proportions, some turned; the same in several lifts as it comes. */
+    public static Building atRandom(Building b, long seed) {
+        Random r = new Random(seed);
+        Map<String, Section> sections = new java.util.LinkedHashMap<>();
+        b.sections().forEach(s -> sections.put(s.id(), s));
+        List<Member> members = new ArrayList<>();
+        int made = 0;
+        for (Member m : b.members()) {
+            if (m.role() != Role.COLUMN || r.nextInt(4) == 0) {
+                members.add(m);
+                continue;
+            }
+            made += made == 0 || r.nextInt(3) == 0 ? 1 : 0;
+            String id = "legs " + made;
+            Shape.Flanged f = atRandom(r);
+            sections.putIfAbsent(id, new Section(id, f));
+            double angle = r.nextInt(3) == 0 ? 2 * Math.PI * r.nextDouble() : m.angle();
+            members.add(new Member(
+                    m.id(),
+                    m.role(),
+                    m.start(),
+                    m.end(),
+                    id,
+                    m.material(),
+                    angle,
+                    m.startRelease(),
+                    m.endRelease(),
+                    m.rigidStart(),
+                    m.rigidEnd(),
+                    m.stiffness()));
+        }
+        return b.withSections(new ArrayList<>(sections.values())).withMembers(members);
+    }
+
+    private static Shape.Flanged atRandom(Random r) {
+        double web = 200 + 50 * r.nextInt(9);
+        double flange = 200 + 50 * r.nextInt(9);
+        double h = Math.max(flange + 100, 400 + 50 * r.nextInt(15));
+        double wide = Math.max(web + 100, 400 + 50 * r.nextInt(15));
+        return switch (r.nextInt(3)) {
+            case 0 -> new Shape.Ell(web, h, wide, flange);
+            case 1 -> new Shape.Tee(web, h, wide, flange);
+            default -> new Shape.InvertedTee(web, h, wide, flange);
+        };
     }
 
     private static Shape.Flanged legs(Shape s, int kind) {

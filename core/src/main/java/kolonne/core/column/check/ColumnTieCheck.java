@@ -274,10 +274,10 @@ public final class ColumnTieCheck {
         }
     }
 
-    /** How far closer ties reach; those between do where they are as close. */
+    /** How far closer ties reach; those between do where they are as close. Of ties that are as far apart everywhere their spacing tells. */
     private void reach(TieSpacing limit, Clause clause, At at) {
         TieSpacing has = cage.ties();
-        if (has.middle() > limit.end() + 1e-9) {
+        if (has.middle() > limit.end() + 1e-9 && Math.max(has.foot(), has.head()) > 0) {
             boolean foot = limit.foot() * has.head() >= limit.head() * has.foot();
             governing.offer(
                     CheckKind.COLUMN_END_REACH,

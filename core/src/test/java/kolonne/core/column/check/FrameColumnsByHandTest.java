@@ -255,6 +255,12 @@ class FrameColumnsByHandTest {
                                 .get(0),
                         "end-reach")
                 .isEmpty());
+        // too far apart everywhere: their spacing tells, not how far they reach
+        ColumnDesign.LiftDesign even = checked(
+                        context(Ductility.SPECIAL, bothSides(), bothSides()), TieSpacing.even(150))
+                .get(0);
+        assertEquals(1.2, the(even, "end-ties").utilisation(), 1e-9);
+        assertTrue(of(even, "end-reach").isEmpty());
         // bars from below lap in the middle of the top lift as well
         assertEquals(
                 125,

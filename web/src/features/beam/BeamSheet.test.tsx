@@ -324,14 +324,14 @@ describe('the column sheet', () => {
     expect(await screen.findByText('axial-bending')).toBeInTheDocument()
   })
 
-  it('says so where the section is not designed', async () => {
+  it('says so where no combination acts on a lift', async () => {
     vi.spyOn(api, 'interaction').mockResolvedValue({ demands: [] })
     render(
       <Around>
         <ColumnSheet id="p" column={column} units={SI} />
       </Around>,
     )
-    expect(await screen.findByText(/This section is not designed/)).toBeInTheDocument()
+    expect(await screen.findByText(/No combination for strength acts on this lift/)).toBeInTheDocument()
   })
 })
 

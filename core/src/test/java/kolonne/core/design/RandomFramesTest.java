@@ -46,7 +46,7 @@ class RandomFramesTest {
     void everyMemberIsDesignedOrCarriesAFinding(long seed) {
         boolean us = seed % 3 == 0;
         Building drawn = new RandomFrame(seed).building(us);
-        Building b = seed % 4 == 0 ? LegBuildings.atRandom(drawn, seed) : drawn;
+        Building b = seed % Sweep.of(8, 4) == 0 ? LegBuildings.atRandom(drawn, seed) : drawn;
         assertTrue(
                 ModelCheck.run(b).stream().noneMatch(f -> f.severity() == Severity.FAILS),
                 ModelCheck.run(b).toString());
@@ -76,7 +76,7 @@ class RandomFramesTest {
                 int number = l.lift().number();
                 told(column.stack().mark(), l.checks(), l.findings());
                 assertEquals(l.checks(), again.get(number).checks(), "the checking path finds the same");
-                if (number <= Sweep.of(0, 100)) {
+                if (seed % Sweep.of(4, 1) == 0 && number <= Sweep.of(0, 100)) {
                     assertFalse(ColumnCheck.explain(column.stack(), column.cage(), number, c, 0, 0)
                             .isEmpty());
                 }

@@ -11,8 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
-import java.util.TreeMap;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kolonne.core.Sweep;
 import kolonne.core.analysis.FrameAnalysis;
@@ -23,8 +21,6 @@ import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Frame;
 import kolonne.core.basis.part.RoundTies;
 import kolonne.core.basis.part.Sway;
-import kolonne.core.beam.check.BeamDesign;
-import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
 import kolonne.core.column.RoundBuildings;
 import kolonne.core.column.cage.BarLayout;
@@ -60,37 +56,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 class AuditTest {
     private static final List<String> CODES = List.of("aci-318m-19", "aci-318-19", "en-1992-1-1");
 
-    private static final double SLACK = 0.02;
-    private static final double SURFACE = 0.03;
-    /** Kinds of the designer that say the same as a kind of the auditor. */
-    private static final Map<String, List<String>> SAME = Map.ofEntries(
-            Map.entry("flexure", List.of("flexure-", "tension-shift", "development-", "hook-")),
-            Map.entry("ductility", List.of("tension-control")),
-            Map.entry("minimum", List.of("minimum-top", "minimum-bottom")),
-            Map.entry("extension", List.of("cut-off", "flexure-", "development-")),
-            Map.entry("into-support", List.of("bottom-into-support")),
-            Map.entry("shear", List.of("shear-x", "shear-y", "shear", "capacity-shear", "shear-limit", "minimum-ties")),
-            Map.entry("shear-limit", List.of("shear-limit")),
-            Map.entry("torsion", List.of("torsion", "shear-torsion-limit")),
-            Map.entry("shear-torsion-limit", List.of("shear-torsion-limit")),
-            Map.entry("stirrup-spacing", List.of("stirrup-spacing")),
-            Map.entry("leg-spacing", List.of("leg-spacing")),
-            Map.entry("minimum-stirrups", List.of("minimum-shear-steel")),
-            Map.entry("cover", List.of()),
-            Map.entry("bars-beside", List.of("clear-spacing", "layers-")),
-            Map.entry("bars-over", List.of("layers-")),
-            Map.entry("layers-clear", List.of("layer-spacing", "layers-")),
-            Map.entry("axial-bending", List.of("axial-bending", "axial-limit", "second-order")),
-            Map.entry("axial-limit", List.of("axial-limit")),
-            Map.entry("second-order", List.of("second-order")),
-            Map.entry("spiral", List.of("spiral-", "tie-spacing")),
-            Map.entry("steel", List.of("steel-")),
-            Map.entry("tie-spacing", List.of("tie-spacing", "end-ties", "end-reach", "joint-ties")),
-            Map.entry("tie-size", List.of("tie-size")),
-            Map.entry("bars-apart", List.of("clear-spacing")),
-            Map.entry("held", List.of("bars-held")),
-            Map.entry("lap", List.of("bars-below")));
-
     private static Basis basis(int code) {
         return Basis.standard(CODES.get(code));
     }
@@ -108,9 +73,9 @@ class AuditTest {
         boolean whole = Sweep.of(0, 1) == 1;
         DemoOptions some = code == 0 ? DesignedDemo.MIDDLE : DesignedDemo.SMALL;
         BuildingDesign d = DesignedDemo.by(whole ? DemoOptions.VELDHAVEN : some, basis(code));
-        int read = read(d, differences);
+        int read = Audit.read(d, differences);
         assertTrue(read > (whole ? 400 : code == 0 ? 150 : 70), read + " members");
-        told("the demo, " + CODES.get(code), read, differences);
+        Audit.told("the demo, " + CODES.get(code), read, differences);
     }
 
     /** Every column round and inside a spiral: volume, pitch and the strength that comes with it. */
@@ -122,8 +87,8 @@ class AuditTest {
                 RoundBuildings.of(DesignedDemo.SMALL, usual.usUnits()),
                 usual.with(usual.practice().with(RoundTies.SPIRALS)));
         List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
-        int read = columns(d, differences);
-        told("round columns in spirals, " + CODES.get(code), read, differences);
+        int read = Audit.columns(d, differences);
+        Audit.told("round columns in spirals, " + CODES.get(code), read, differences);
         assertTrue(read > 20, read + " lifts");
         long good = d.columns().stream().filter(c -> c.satisfied()).count();
         assertTrue(good > 0.6 * d.columns().size(), good + " of " + d.columns().size() + " stacks are satisfied");
@@ -145,8 +110,8 @@ class AuditTest {
         }
         BuildingDesign d = own.with(HandSet.ofLifts(set), stacks);
         List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
-        int read = columns(d, differences);
-        told("columns set by hand, " + CODES.get(code), read, differences);
+        int read = Audit.columns(d, differences);
+        Audit.told("columns set by hand, " + CODES.get(code), read, differences);
         for (ColumnDesign c : d.columns()) {
             for (ColumnDesign.LiftDesign l : c.lifts()) {
                 HandLift h = set.getOrDefault(l.lift().member(), HandLift.NONE);
@@ -179,8 +144,8 @@ class AuditTest {
                 building,
                 basis.with(new Frame(f.swayX(), f.swayY(), 0, f.ductility(), EffectiveLengths.GIVEN, 1.9, 0.7)));
         List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
-        int read = columns(d, differences);
-        told("columns of other effective lengths, " + CODES.get(code), read, differences);
+        int read = Audit.columns(d, differences);
+        Audit.told("columns of other effective lengths, " + CODES.get(code), read, differences);
         assertTrue(
                 d.steel(Role.COLUMN).kg() > usual.steel(Role.COLUMN).kg(),
                 d.steel(Role.COLUMN) + " against " + usual.steel(Role.COLUMN));
@@ -195,7 +160,7 @@ class AuditTest {
         Basis curvature = en.with(new Frame(f.swayX(), f.swayY(), 0, f.ductility(), EffectiveLengths.GIVEN, 1.9, 0.7));
         BuildingDesign d = design(building, Varied.national(curvature, Map.of("secondOrder", 2.0)));
         List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
-        told("columns by nominal stiffness", columns(d, differences), differences);
+        Audit.told("columns by nominal stiffness", Audit.columns(d, differences), differences);
         assertNotEquals(
                 d.steel(Role.COLUMN).kg(),
                 design(building, curvature).steel(Role.COLUMN).kg());
@@ -214,9 +179,9 @@ class AuditTest {
             // braced, where lengths are shorter than they are clear, and swaying, where they are not
             Sway sway = i % 2 == 0 ? Sway.BRACED : Sway.FROM_MODEL;
             Frame frame = new Frame(sway, sway, 0, Ductility.NONE, EffectiveLengths.FROM_ENDS, 1, 1);
-            read += columns(design(building, basis.with(frame)), differences);
+            read += Audit.columns(design(building, basis.with(frame)), differences);
         }
-        told("columns of lengths from their ends, " + CODES.get(code), read, differences);
+        Audit.told("columns of lengths from their ends, " + CODES.get(code), read, differences);
     }
 
     /** A frame out of plumb: its forces stand in every combination, and second order magnifies them. */
@@ -229,7 +194,7 @@ class AuditTest {
                 o.shearDeformation(), o.beams(), o.columns(), o.rigidEnds(), o.pDelta(), false, 0.012));
         BuildingDesign d = design(building, basis(code));
         List<String> differences = new ArrayList<>();
-        told("a frame out of plumb, " + CODES.get(code), read(d, differences), differences);
+        Audit.told("a frame out of plumb, " + CODES.get(code), Audit.read(d, differences), differences);
         // of beams the cheapest cage may have less steel where more is asked of it, for fewer sizes or changes
         BuildingDesign upright = DesignedDemo.by(DesignedDemo.SMALL, basis(code));
         assertTrue(d.steel(Role.COLUMN).kg() > upright.steel(Role.COLUMN).kg());
@@ -263,12 +228,13 @@ class AuditTest {
                 .parallel()
                 .map(i -> {
                     List<String> own = new ArrayList<>();
-                    int members = read(design(new RandomFrame(1000 + i / 3).building(i % 3 == 1), basis(i % 3)), own);
+                    int members =
+                            Audit.read(design(new RandomFrame(1000 + i / 3).building(i % 3 == 1), basis(i % 3)), own);
                     own.forEach(d -> differences.add("frame " + i / 3 + " " + CODES.get(i % 3) + " " + d));
                     return members;
                 })
                 .sum();
-        told(frames + " frames by three codes", read, differences);
+        Audit.told(frames + " frames by three codes", read, differences);
     }
 
     /** Members with the common cage of their type, where there are few types. */
@@ -284,7 +250,7 @@ class AuditTest {
         assertTrue(shared > 15, shared + " members share cages");
         assertTrue(d.quantities().steel() > alone.quantities().steel());
         List<String> differences = new ArrayList<>();
-        told("members that share cages", read(d, differences), differences);
+        Audit.told("members that share cages", Audit.read(d, differences), differences);
     }
 
     private static List<List<String>> fewest(Curve c) {
@@ -292,117 +258,5 @@ class AuditTest {
         return c.types(points.get(points.size() - 1).types()).stream()
                 .map(Curve.Node::members)
                 .toList();
-    }
-
-    private static void told(String what, int read, List<String> differences) {
-        System.out.println("Audit of " + what + ": " + read + " members read, " + differences.size() + " differ"
-                + (differences.isEmpty() ? "" : ":"));
-        differences.forEach(d -> System.out.println("  " + d));
-        assertEquals(List.of(), differences.stream().limit(12).toList());
-    }
-
-    private static int read(BuildingDesign d, List<String> differences) {
-        Sheet.Basis numbers = Drawn.basis(d.basis());
-        Forces forces = new Forces(d.analysis(), numbers);
-        int count = 0;
-        for (BeamDesign b : d.beams()) {
-            if (b.checks().stream().noneMatch(c -> c.cause().id().equals("out-of-scope") && !c.satisfied())) {
-                compare(
-                        b.line().mark(),
-                        new BeamReading(Drawn.line(b, d.basis()), numbers, forces).run(),
-                        b.checks(),
-                        differences);
-                count++;
-            }
-        }
-        List<String> found = java.util.Collections.synchronizedList(new ArrayList<>());
-        count += columns(d, found);
-        differences.addAll(found);
-        return count;
-    }
-
-    /** @param differences that threads may add to */
-    private static int columns(BuildingDesign d, List<String> differences) {
-        Sheet.Basis numbers = Drawn.basis(d.basis());
-        Forces forces = new Forces(d.analysis(), numbers);
-        double[] depths = Drawn.depths(d.analysis().index());
-        return d.columns().parallelStream()
-                .mapToInt(c -> stack(c, d.basis(), numbers, forces, depths, differences))
-                .sum();
-    }
-
-    private static int stack(
-            ColumnDesign c,
-            Basis basis,
-            Sheet.Basis numbers,
-            Forces forces,
-            double[] depths,
-            List<String> differences) {
-        int count = 0;
-        for (int i = 0; i < c.lifts().size(); i++) {
-            boolean scope = c.lifts().get(i).checks().stream()
-                    .noneMatch(q -> q.kind().id().equals("shape"));
-            Findings f = scope ? new ColumnReading(Drawn.lift(c, i, basis), numbers, forces, depths).run() : null;
-            if (f != null) {
-                if (i + 1 < c.lifts().size() && section(c, i).equals(section(c, i + 1))) {
-                    Laps.read(Drawn.lift(c, i, basis), Drawn.lift(c, i + 1, basis), f);
-                }
-                compare(
-                        c.stack().mark() + " lift " + (i + 1),
-                        f,
-                        c.lifts().get(i).checks(),
-                        differences);
-                count++;
-            }
-        }
-        return count;
-    }
-
-    private static String section(ColumnDesign c, int lift) {
-        return c.lifts().get(lift).lift().section().id();
-    }
-
-    private static void compare(String mark, Findings read, List<CheckResult> checks, List<String> differences) {
-        Map<String, Double> theirs = new TreeMap<>();
-        checks.forEach(c -> theirs.merge(c.kind().id(), c.utilisation(), Math::max));
-        read.all().forEach((kind, use) -> {
-            double slack = kind.equals("axial-bending") ? SURFACE : SLACK;
-            double same = theirs.entrySet().stream()
-                    .filter(e ->
-                            SAME.get(kind).stream().anyMatch(p -> e.getKey().startsWith(p)))
-                    .mapToDouble(Map.Entry::getValue)
-                    .max()
-                    .orElse(0);
-            if (use.use() > 1 + slack && same <= 1 && same < use.use() / (1 + slack)) {
-                differences.add(
-                        String.format("%s: %s %.3f at %s, told %.3f", mark, kind, use.use(), use.where(), same));
-            }
-        });
-        theirs.forEach((kind, use) -> {
-            List<String> mine = SAME.entrySet().stream()
-                    .filter(e -> e.getValue().stream().anyMatch(kind::equals)
-                            || e.getValue().stream().anyMatch(p -> p.endsWith("-") && kind.startsWith(p)))
-                    .map(Map.Entry::getKey)
-                    .toList();
-            boolean counts = List.of(
-                            "flexure-bottom",
-                            "flexure-top",
-                            "shear",
-                            "shear-limit",
-                            "axial-bending",
-                            "axial-limit",
-                            "torsion",
-                            "shear-torsion-limit")
-                    .contains(kind);
-            double most = mine.stream()
-                    .filter(read.all()::containsKey)
-                    .mapToDouble(k -> read.all().get(k).use())
-                    .max()
-                    .orElse(0);
-            if (counts && use > 1 + SURFACE && most <= 1 - SURFACE) {
-                differences.add(String.format("%s: told %s %.3f, read %.3f", mark, kind, use, most) + " "
-                        + mine.stream().collect(Collectors.joining("/")));
-            }
-        });
     }
 }

@@ -13,7 +13,7 @@ import kolonne.core.model.LocalAxes;
 import kolonne.core.model.Member;
 import kolonne.core.model.Role;
 
-/** Columns and joints of a special moment frame from what is drawn, by our own reading of ACI 318-19 18.7 and 18.8: strengths by strips and bisection. */
+/** Columns and joints of a special moment frame from what is drawn, by our own reading of ACI 318-19 18.7 and 18.8: strengths by strips and bisection, by cells where a lift bends askew. */
 final class FrameReading {
     private static final int STRIPS = 400;
 
@@ -24,6 +24,7 @@ final class FrameReading {
     private final Map<Integer, Sheet.Lift> lifts = new HashMap<>();
     private final Map<String, List<End>> ends = new HashMap<>();
     private final Map<Integer, LegReading> legged = new HashMap<>();
+    private final Map<Integer, Cells> cells = new HashMap<>();
     private final Map<Integer, Map<String, Double>> found = new HashMap<>();
 
     /** A beam at a joint: where it runs, what it bears with fy and with 1.25 fy, and its bars. */
@@ -324,11 +325,13 @@ final class FrameReading {
         double[][] axes = LocalAxes.of(index.joint(member.start()), index.joint(member.end()), member.angle());
         double x = u[0] * axes[1][0] + u[1] * axes[1][1] + u[2] * axes[1][2];
         double y = u[0] * axes[2][0] + u[1] * axes[2][1] + u[2] * axes[2][2];
-        if (l.legs() == null) {
+        boolean along = l.legs() == null && (l.round() || Math.min(Math.abs(x), Math.abs(y)) < 1e-6);
+        if (along) {
             return bears(l, Math.abs(x) > Math.abs(y) ? 0 : 1, p, most ? 1.25 : 1);
         }
+        Cells c = cells.computeIfAbsent(l.member(), k -> Cells.of(l, b));
         double theta = Math.atan2(sense * y, sense * x);
-        return most ? legs(l).most(theta, p, 1.25 * b.fy()) : legs(l).alone(theta, p, b.fy());
+        return most ? c.most(theta, p, 1.25 * b.fy()) : c.alone(theta, p, b.fy());
     }
 
     /** Moment along x (0) or y (1) with an axial force, by strips across the depth and bisection of the axis. */

@@ -87,6 +87,34 @@ class LengthFactorTest {
         assertEquals(k, EN.lengthFactor(end(a), end(b), moves, Trace.OFF), 1e-3);
     }
 
+    /**
+     * The Concrete Centre, How to Design Concrete Structures using Eurocode 2, columns: table of l0 / l of braced members by the flexibilities of their ends,
+     * the last one pinned; printed to two decimals.
+     */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ':',
+            value = {
+                "0.1: 0.59 0.62 0.64 0.66 0.67 0.69 0.71 0.73 0.75 0.76 0.77",
+                "0.2: 0.62 0.65 0.68 0.69 0.71 0.73 0.74 0.77 0.79 0.80 0.81",
+                "0.3: 0.64 0.68 0.70 0.72 0.73 0.75 0.77 0.80 0.82 0.83 0.84",
+                "0.4: 0.66 0.69 0.72 0.74 0.75 0.77 0.79 0.82 0.84 0.85 0.86",
+                "0.5: 0.67 0.71 0.73 0.75 0.76 0.78 0.80 0.83 0.86 0.86 0.87",
+                "0.7: 0.69 0.73 0.75 0.77 0.78 0.80 0.82 0.85 0.88 0.89 0.90",
+                "1.0: 0.71 0.74 0.77 0.79 0.80 0.82 0.84 0.88 0.90 0.91 0.92",
+                "2.0: 0.73 0.77 0.80 0.82 0.83 0.85 0.88 0.91 0.93 0.94 0.95",
+                "5.0: 0.75 0.79 0.82 0.84 0.86 0.88 0.90 0.93 0.96 0.97 0.98",
+                "9.0: 0.76 0.80 0.83 0.85 0.86 0.89 0.91 0.94 0.97 0.98 0.99"
+            })
+    void theTableOfBracedColumns(double k1, String row) {
+        double[] k2 = {0.1, 0.2, 0.3, 0.4, 0.5, 0.7, 1, 2, 5, 9, 1e6};
+        String[] printed = row.trim().split(" ");
+        for (int i = 0; i < k2.length; i++) {
+            double k = EN.lengthFactor(end(k1), end(k2[i]), false, Trace.OFF);
+            assertEquals(Double.parseDouble(printed[i]), k, 0.0051, k1 + " and " + k2[i]);
+        }
+    }
+
     /** A support that holds the rotation is ψ = 1, or k = 0.1; a hinge and an end without beams turn; a spring is a beam of its stiffness. */
     @Test
     void supportsHingesAndSprings() {

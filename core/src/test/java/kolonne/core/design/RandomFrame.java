@@ -30,6 +30,7 @@ import kolonne.core.shape.Shape;
  * spans, pins, with and without slabs and service combinations.
  */
 public final class RandomFrame {
+    private final long seed;
     private final Random r;
     private final List<Joint> joints = new ArrayList<>();
     private final List<Member> members = new ArrayList<>();
@@ -41,8 +42,10 @@ public final class RandomFrame {
     private final int nx;
     private final int ny;
     private final int ns;
+    private CaseKind push = CaseKind.WIND;
 
     public RandomFrame(long seed) {
+        this.seed = seed;
         r = new Random(seed);
         nx = 1 + r.nextInt(3);
         ny = 1 + r.nextInt(2);
@@ -79,6 +82,12 @@ public final class RandomFrame {
 
     private String beamSection() {
         return List.of("R", "T", "L", "W").get(r.nextInt(4));
+    }
+
+    /** The same frame, pushed by an earthquake instead of by wind. */
+    public Building shaken(boolean us) {
+        push = CaseKind.SEISMIC;
+        return building(us);
     }
 
     public Building building(boolean us) {
@@ -209,7 +218,7 @@ public final class RandomFrame {
                 List.of(),
                 r.nextBoolean());
         return new Building(
-                "random",
+                "random " + seed,
                 us ? "US" : "SI",
                 o,
                 storeys,
@@ -231,7 +240,7 @@ public final class RandomFrame {
                 List.of(
                         new LoadCase("D", "dead", CaseKind.DEAD, 1),
                         new LoadCase("L", "live", CaseKind.LIVE, 0),
-                        new LoadCase("W", "wind", CaseKind.WIND, 0)),
+                        new LoadCase("W", "push", push, 0)),
                 loads,
                 area,
                 pushes,

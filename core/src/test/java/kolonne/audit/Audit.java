@@ -29,6 +29,9 @@ final class Audit {
             Map.entry("into-support", List.of("bottom-into-support")),
             Map.entry("shear", List.of("shear-x", "shear-y", "shear", "capacity-shear", "shear-limit", "minimum-ties")),
             Map.entry("shear-limit", List.of("shear-limit")),
+            Map.entry("column-torsion", List.of("torsion-x", "torsion-y", "torsion-bars")),
+            Map.entry("column-torsion-limit", List.of("shear-torsion-limit-")),
+            Map.entry("torsion-bending", List.of("torsion-bending", "axial-bending", "second-order")),
             Map.entry("torsion", List.of("torsion", "shear-torsion-limit")),
             Map.entry("shear-torsion-limit", List.of("shear-torsion-limit")),
             Map.entry("stirrup-spacing", List.of("stirrup-spacing")),
@@ -124,7 +127,7 @@ final class Audit {
         Map<String, Double> theirs = new TreeMap<>();
         checks.forEach(c -> theirs.merge(c.kind().id(), c.utilisation(), Math::max));
         read.all().forEach((kind, use) -> {
-            double slack = kind.equals("axial-bending") ? SURFACE : SLACK;
+            double slack = kind.endsWith("bending") ? SURFACE : SLACK;
             double same = theirs.entrySet().stream()
                     .filter(e ->
                             SAME.get(kind).stream().anyMatch(p -> e.getKey().startsWith(p)))
@@ -150,6 +153,11 @@ final class Audit {
                             "axial-bending",
                             "axial-limit",
                             "torsion",
+                            "torsion-x",
+                            "torsion-y",
+                            "torsion-bending",
+                            "shear-torsion-limit-x",
+                            "shear-torsion-limit-y",
                             "shear-torsion-limit")
                     .contains(kind);
             double most = mine.stream()

@@ -26,6 +26,7 @@ final class ColumnReading {
     private final Member member;
     private final double[][] axes;
     private final int n;
+    private final TorsionReading torsion;
     private boolean unread;
 
     /** @param depths of the sections of all members [mm] */
@@ -39,6 +40,7 @@ final class ColumnReading {
         this.member = index.building().members().get(l.member());
         this.axes = LocalAxes.of(index.joint(member.start()), index.joint(member.end()), member.angle());
         this.n = f.analysis().stationCount(l.member());
+        this.torsion = new TorsionReading(l, b, f);
     }
 
     /** What is found; null where lengths run over several members, which is not read here. */
@@ -164,6 +166,7 @@ final class ColumnReading {
                 most = Math.max(most, p[i]);
             }
             out.add("axial-limit", most / cap, "P");
+            left = torsion.counts(k) ? Fibres.surface(l, torsion.left(k), m, b) : null;
             for (int turn = 0; turn < (b.en() ? 2 : 1); turn++) {
                 for (int i : new TreeSet<>(List.of(0, n / 2, n - 1, x.at(), y.at()))) {
                     point(
@@ -189,17 +192,20 @@ final class ColumnReading {
         }
     }
 
+    /** What torsion leaves of the bars in the combination that is read; null where it does not count. */
+    private double[][][] left;
+
     private void point(double[][][] surface, double scale, double p, double mx, double my) {
         if (Double.isInfinite(mx) || Double.isInfinite(my)) {
             out.add("second-order", 99, "buckles");
             return;
         }
         if (Math.hypot(mx, my) > 1e-4 * scale * Math.abs(p)) {
+            String at = "P " + Math.round(p / 1e3) + " Mx " + Math.round(mx / 1e6) + " My " + Math.round(my / 1e6);
             double use = Fibres.use(surface, p, mx, my, scale);
-            out.add(
-                    "axial-bending",
-                    Double.isNaN(use) ? 0 : use,
-                    "P " + Math.round(p / 1e3) + " Mx " + Math.round(mx / 1e6) + " My " + Math.round(my / 1e6));
+            out.add("axial-bending", Double.isNaN(use) ? 0 : use, at);
+            double beside = left == null ? 0 : Fibres.use(left, p, mx, my, scale);
+            out.add("torsion-bending", Double.isNaN(beside) ? 0 : beside, at);
         }
     }
 
@@ -494,20 +500,18 @@ final class ColumnReading {
                     v = Math.max(v, Math.abs(f.at(l.member(), i, k, alongX ? Analysis.VY : Analysis.VZ, sway)));
                 }
                 out.add("shear", v / carried(alongX, p), alongX ? "x" : "y");
+                if (torsion.counts(k)) {
+                    torsion.beside(k, v, alongX, widest(), concrete(alongX, p), out);
+                }
             }
         }
     }
 
     /** Shear strength with axial force (22.5.5.1 a and 22.5.5.1.1; 6.2.2, 6.2.3). */
     private double carried(boolean alongX, double p) {
-        double bw = l.round() ? l.b() : alongX ? l.h() : l.b();
-        double h = l.round() ? l.b() : alongX ? l.b() : l.h();
-        double corner = l.bars().stream().mapToDouble(Sheet.Dot::d).max().orElse(0);
-        double d = l.round() ? 0.8 * l.b() : h - b.columnCover() - l.tie() - corner / 2;
-        int legs = l.round()
-                ? 2
-                : (int) (alongX ? l.heldY() : l.heldX()).stream().filter(q -> q).count();
-        double avs = legs * l.tieArea() / widest();
+        double bw = torsion.width(alongX);
+        double d = torsion.depth(alongX);
+        double avs = torsion.legs(alongX) * l.tieArea() / widest();
         if (b.en()) {
             double nu = 0.6 * (1 - l.fc() / 250);
             double fcd = l.fc() / 1.5;
@@ -524,6 +528,15 @@ final class ColumnReading {
                     Math.max(0, concrete) * bw * d,
                     Math.min(ties, Math.max(struts, Math.min(ties, bw * 0.9 * d * nu * fcd / 2))));
         }
+        double vc = concrete(alongX, p);
+        return 0.75 * Math.min(vc + avs * m.links() * d, vc + m.root(0.66, 8, l.fc(), false) * bw * d);
+    }
+
+    /** Vc by ACI [N]. */
+    private double concrete(boolean alongX, double p) {
+        double bw = torsion.width(alongX);
+        double d = torsion.depth(alongX);
+        double avs = torsion.legs(alongX) * l.tieArea() / widest();
         double least =
                 Math.max(m.root(0.062, 0.75, l.fc(), false), b.code() == Sheet.Code.ACI_US ? 50 * 0.006894757 : 0.35)
                         / m.links()
@@ -533,7 +546,6 @@ final class ColumnReading {
         double rho = Math.pow(steel() / 2 / (bw * d), 1.0 / 3);
         double lambda = Math.min(1, Math.sqrt(2 / (1 + d / (b.code() == Sheet.Code.ACI_US ? 254 : 250))));
         double vc = avs >= least ? root + axial : m.root(0.66, 8, l.fc(), true) * lambda * rho + axial;
-        vc = Math.max(0, Math.min(vc, m.root(0.42, 5, l.fc(), true))) * bw * d;
-        return 0.75 * Math.min(vc + avs * m.links() * d, vc + m.root(0.66, 8, l.fc(), false) * bw * d);
+        return Math.max(0, Math.min(vc, m.root(0.42, 5, l.fc(), true))) * bw * d;
     }
 }

@@ -60,17 +60,23 @@ final class Fibres {
     }
 
     /** What a surface depends on: lifts that are built alike share it. */
-    private record Built(boolean round, double b, double h, double fc, List<Sheet.Dot> bars, Sheet.Basis basis) {}
+    private record Built(
+            boolean round, double b, double h, double fc, List<Sheet.Dot> bars, double pull, Sheet.Basis basis) {}
 
     private static final Map<Built, double[][][]> SURFACES = new ConcurrentHashMap<>();
 
     /** Points of the design surface of a column: rows by direction of the axis, from tension to compression; {N, Mx, My}, moments over the larger side. */
     static double[][][] surface(Sheet.Lift l, Materials m, Sheet.Basis b) {
-        return SURFACES.computeIfAbsent(
-                new Built(l.round(), l.b(), l.h(), l.fc(), l.bars(), b), k -> computed(l, m, b));
+        return surface(l, 1, m, b);
     }
 
-    private static double[][][] computed(Sheet.Lift l, Materials m, Sheet.Basis b) {
+    /** The same with bars that bear only a part of their strength where they are pulled. */
+    static double[][][] surface(Sheet.Lift l, double pull, Materials m, Sheet.Basis b) {
+        return SURFACES.computeIfAbsent(
+                new Built(l.round(), l.b(), l.h(), l.fc(), l.bars(), pull, b), k -> computed(l, pull, m, b));
+    }
+
+    private static double[][][] computed(Sheet.Lift l, double pull, Materials m, Sheet.Basis b) {
         double scale = Math.max(l.b(), l.h());
         double[][] fibres = fibres(l);
         int angles = 17;
@@ -82,7 +88,7 @@ final class Fibres {
             double reach = l.round() ? l.b() / 2 : (l.b() * ux + l.h() * uy) / 2;
             for (int k = 0; k < depths; k++) {
                 double c = 2 * reach * Math.exp(Math.log(0.02) + (Math.log(40) - Math.log(0.02)) * k / (depths - 1));
-                double[] p = point(l, m, b, fibres, ux, uy, reach, c);
+                double[] p = point(l, pull, m, b, fibres, ux, uy, reach, c);
                 out[i][k] = new double[] {p[0], p[1] / scale, p[2] / scale};
             }
         }
@@ -105,7 +111,15 @@ final class Fibres {
     }
 
     private static double[] point(
-            Sheet.Lift l, Materials m, Sheet.Basis b, double[][] fibres, double ux, double uy, double reach, double c) {
+            Sheet.Lift l,
+            double pull,
+            Materials m,
+            Sheet.Basis b,
+            double[][] fibres,
+            double ux,
+            double uy,
+            double reach,
+            double c) {
         double n = 0;
         double mx = 0;
         double my = 0;
@@ -124,7 +138,7 @@ final class Fibres {
             double depth = reach - d.x() * ux - d.y() * uy;
             double eps = extreme * (c - depth) / c;
             double concrete = b.en() ? parabola(l.fc(), eps) : depth < block ? m.blockStress(l.fc()) : 0;
-            double f = (Math.max(-m.steel(), Math.min(m.steel(), 200_000 * eps)) - concrete) * d.area();
+            double f = (Math.max(-pull * m.steel(), Math.min(m.steel(), 200_000 * eps)) - concrete) * d.area();
             tension = Math.max(tension, -eps);
             n += f;
             mx += f * d.y();

@@ -183,7 +183,26 @@ public enum CheckKind {
             Cause.TIE_ARRANGEMENT,
             Quantity.RATIO,
             "Use a larger bar or a closer pitch for the spiral."),
-    COLUMN_TORSION_THRESHOLD("torsion-threshold", "Torsion, threshold", Cause.OUT_OF_SCOPE, Quantity.MOMENT),
+    COLUMN_TORSION_THRESHOLD("torsion-threshold", "Torsion, threshold", Cause.TORSION, Quantity.MOMENT),
+    COLUMN_TORSION_X("torsion-x", "Torsion with shear, outer legs along x", Cause.TORSION, Quantity.AREA_PER_LENGTH),
+    COLUMN_TORSION_Y("torsion-y", "Torsion with shear, outer legs along y", Cause.TORSION, Quantity.AREA_PER_LENGTH),
+    COLUMN_TORSION_LIMIT_X(
+            "shear-torsion-limit-x",
+            "Torsion with shear along x, limit of the concrete",
+            Cause.SHEAR_TORSION_LIMIT,
+            Quantity.MOMENT),
+    COLUMN_TORSION_LIMIT_Y(
+            "shear-torsion-limit-y",
+            "Torsion with shear along y, limit of the concrete",
+            Cause.SHEAR_TORSION_LIMIT,
+            Quantity.MOMENT),
+    COLUMN_TORSION_BENDING(
+            "torsion-bending", "Axial force with bending, bars pulled by torsion", Cause.TORSION, Quantity.MOMENT),
+    COLUMN_TORSION_BARS("torsion-bars", "Bars for torsion", Cause.TORSION, Quantity.AREA),
+    COLUMN_TORSION_SPACING("torsion-spacing", "Spacing of ties for torsion", Cause.STIRRUP_SPACING, Quantity.LENGTH),
+    COLUMN_TORSION_BAR_SPACING(
+            "torsion-bar-spacing", "Distance of bars round the ties", Cause.TORSION, Quantity.LENGTH),
+    COLUMN_TORSION_BAR_SIZE("torsion-bar-size", "Thinnest bar round the ties", Cause.TORSION, Quantity.LENGTH),
     COLUMN_SHEAR_X("shear-x", "Shear along x", Cause.SHEAR, Quantity.FORCE),
     COLUMN_SHEAR_LIMIT_X("shear-limit-x", "Shear along x, limit of the concrete", Cause.SHEAR_LIMIT, Quantity.FORCE),
     COLUMN_MINIMUM_TIES_X(

@@ -47,12 +47,16 @@ public final class Mend {
             case AXIAL_BENDING -> "Make the section larger, use stronger concrete, or more steel where the caps allow.";
             case AXIAL_LIMIT -> "Make the section larger or use stronger concrete.";
             case SHEAR, SHEAR_LIMIT -> "Make the section larger, or use more or closer ties.";
+            case TORSION ->
+                "Use larger or closer ties and more bars all round, make the section larger, or reduce its torsional stiffness if equilibrium allows.";
+            case SHEAR_TORSION_LIMIT ->
+                "Make the section larger, use stronger concrete, or reduce its torsional stiffness if equilibrium allows.";
             case STEEL_OVER_PRACTICAL, STEEL_OVER_CAP -> "Make the section larger or use stronger concrete.";
             case SLENDERNESS -> "Make the section larger, shorten the lift, or brace the frame.";
             case BARS_DO_NOT_FIT -> "Use fewer, larger bars, or make the section larger.";
             case TIE_ARRANGEMENT, STIRRUP_SPACING -> "Use a larger tie bar, closer ties or more legs.";
             case STEEL_BELOW_MINIMUM -> "Use more or larger bars or ties.";
-            case OUT_OF_SCOPE -> "Design the column for torsion by hand, or take the torque out of it.";
+            case OUT_OF_SCOPE -> "Design the column by hand.";
             default -> "";
         };
     }

@@ -3,10 +3,13 @@ package kolonne.core.code;
 import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 
-/** Torsion of solid beams with closed stirrups. Torques are factored ones; what is asked for holds the reduction factor. */
+/** Torsion of solid sections with closed stirrups or ties. Torques are factored ones; what is asked for holds the reduction factor. */
 public interface Torsion {
     /** Torque below which torsion may be neglected [Nmm]. */
     double threshold(double fc, double acp, double pcp, Trace t);
+
+    /** What an axial force multiplies that torque by: more than 1 for compression, which is positive [N]. */
+    double axialFactor(double nu, double ag, double fc, Trace t);
 
     Clause thresholdClause();
 

@@ -12,6 +12,7 @@ package kolonne.core.code;
  * @param aoh area within the centre line of the outermost closed stirrup [mm2]
  * @param ph  its perimeter [mm]
  * @param inset from the faces to the middle of the longitudinal bars [mm]
+ * @param round a circle; else a rectangle
  */
 public record TorsionSection(
         double fc,
@@ -23,4 +24,20 @@ public record TorsionSection(
         double pcp,
         double aoh,
         double ph,
-        double inset) {}
+        double inset,
+        boolean round) {
+    /** A rectangle. */
+    public TorsionSection(
+            double fc,
+            double fy,
+            double fyt,
+            double bw,
+            double h,
+            double acp,
+            double pcp,
+            double aoh,
+            double ph,
+            double inset) {
+        this(fc, fy, fyt, bw, h, acp, pcp, aoh, ph, inset, false);
+    }
+}

@@ -16,7 +16,12 @@ public final class TorsionTube {
      * @param stirrup their diameter [mm]
      * @param bar     diameter of the longitudinal bars [mm]
      */
-    public record Wall(double cover, double stirrup, double bar) {}
+    public record Wall(double cover, double stirrup, double bar) {
+        /** From the faces to the middle of the bars [mm]. */
+        double inset() {
+            return cover + stirrup + bar / 2;
+        }
+    }
 
     /** The outline with the flange where it raises the threshold and the code counts it, and the tube of the web's closed stirrup. */
     public static TorsionSection of(Shape s, double fc, double fy, double fyt, Wall wall, DesignCode code) {
@@ -38,7 +43,6 @@ public final class TorsionTube {
         }
         double x1 = Math.max(1, bw - 2 * wall.cover() - wall.stirrup());
         double y1 = Math.max(1, h - 2 * wall.cover() - wall.stirrup());
-        return new TorsionSection(
-                fc, fy, fyt, bw, h, acp, pcp, x1 * y1, 2 * (x1 + y1), wall.cover() + wall.stirrup() + wall.bar() / 2);
+        return new TorsionSection(fc, fy, fyt, bw, h, acp, pcp, x1 * y1, 2 * (x1 + y1), wall.inset());
     }
 }

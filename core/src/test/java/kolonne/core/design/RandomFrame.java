@@ -43,6 +43,7 @@ public final class RandomFrame {
     private final int ny;
     private final int ns;
     private CaseKind push = CaseKind.WIND;
+    private boolean twisted;
 
     public RandomFrame(long seed) {
         this.seed = seed;
@@ -90,6 +91,12 @@ public final class RandomFrame {
         return building(us);
     }
 
+    /** The same frame with torques in the middle of every second column. */
+    public Building twisted(boolean us) {
+        twisted = true;
+        return building(us);
+    }
+
     public Building building(boolean us) {
         double[] xs = steps(nx, 3000, 9000);
         double[] ys = steps(ny, 3000, 8000);
@@ -108,6 +115,9 @@ public final class RandomFrame {
             floor(k, xs, zs);
         }
         twist();
+        if (twisted) {
+            twistColumns(new Random(seed));
+        }
         return assembled(us);
     }
 
@@ -190,6 +200,16 @@ public final class RandomFrame {
                         2400,
                         -25 * r.nextDouble(),
                         0));
+            }
+        }
+    }
+
+    private void twistColumns(Random own) {
+        for (Member m : members) {
+            if (m.role() == Role.COLUMN && own.nextBoolean()) {
+                double torque = 20e6 + 100e6 * own.nextDouble();
+                loads.add(
+                        new MemberLoad("D", m.id(), MemberLoad.Kind.MOMENT, Direction.LOCAL_X, 1300, 1300, torque, 0));
             }
         }
     }

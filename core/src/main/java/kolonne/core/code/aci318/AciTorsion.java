@@ -26,6 +26,26 @@ final class AciTorsion implements Torsion {
         return tube("φTth", "0.083", "", form.rootStress(0.083, 1, fc), acp, pcp, thresholdClause(), t);
     }
 
+    /** √(1 + Nu / (0.33 Ag λ √f'c)) (4 Ag λ √f'c in psi), table 22.7.4.1 a. */
+    @Override
+    public double axialFactor(double nu, double ag, double fc, Trace t) {
+        double stress = form.rootStress(0.33, 4, fc);
+        double factor = Math.sqrt(Math.max(0, 1 + nu / (ag * stress)));
+        if (t.on()) {
+            t.step(
+                    "φTth under Nu / φTth",
+                    form.shown("√(1 + Nu / (0.33 Ag λ √f′c))", "√(1 + Nu / (4 Ag λ √f′c))"),
+                    "√(1 + {0} / ({1} × {2}))",
+                    factor,
+                    Quantity.NUMBER,
+                    thresholdClause(),
+                    in(nu, Quantity.FORCE),
+                    in(ag, Quantity.AREA),
+                    in(stress, Quantity.STRESS));
+        }
+        return factor;
+    }
+
     @Override
     public Clause thresholdClause() {
         return Clause.of("22.7.4.1");

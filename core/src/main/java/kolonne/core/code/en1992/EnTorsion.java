@@ -27,10 +27,15 @@ final class EnTorsion implements Torsion {
             double t = Math.min(Math.max(bw * h / (2 * (bw + h)), 2 * inset), Math.min(bw, h) / 2);
             return new Wall(t, (bw - t) * (h - t), 2 * (bw + h - 2 * t));
         }
+
+        static Wall round(double d, double inset) {
+            double t = Math.min(Math.max(d / 4, 2 * inset), d / 2);
+            return new Wall(t, Math.PI * (d - t) * (d - t) / 4, Math.PI * (d - t));
+        }
     }
 
     private static Wall wall(TorsionSection s) {
-        return Wall.of(s.bw(), s.h(), s.inset());
+        return s.round() ? Wall.round(s.bw(), s.inset()) : Wall.of(s.bw(), s.h(), s.inset());
     }
 
     @Override
@@ -54,6 +59,12 @@ final class EnTorsion implements Torsion {
                     in(tef, Quantity.LENGTH));
         }
         return NEGLECTED * trdc;
+    }
+
+    /** The threshold is a choice of Kolonne, whatever the axial force. */
+    @Override
+    public double axialFactor(double nu, double ag, double fc, Trace t) {
+        return 1;
     }
 
     @Override
@@ -198,7 +209,8 @@ final class EnTorsion implements Torsion {
     /** u / 8, and the least dimension (9.2.3(3)). */
     @Override
     public double stirrupSpacing(TorsionSection s) {
-        return Math.min((s.bw() + s.h()) / 4, Math.min(s.bw(), s.h()));
+        double u = s.round() ? Math.PI * s.bw() : 2 * (s.bw() + s.h());
+        return Math.min(u / 8, Math.min(s.bw(), s.h()));
     }
 
     @Override

@@ -92,6 +92,7 @@ public final class ColumnCheck {
     /** @param over demands of the lift above, or null */
     private ColumnDesign.LiftDesign check(LiftDemands over, List<Finding> notes) {
         axialBending();
+        torsion();
         steel();
         below();
         ends(Trace.OFF);
@@ -157,6 +158,20 @@ public final class ColumnCheck {
                         code.axialBendingClause());
             }
         }
+    }
+
+    /** Bending with what torsion leaves of the bars. */
+    private void torsion() {
+        new ColumnTorsion(lift, cage, context, demands).bending(all).ifPresent(b -> {
+            double m = Math.hypot(b.demand().mx(), b.demand().my());
+            governing.offer(
+                    CheckKind.COLUMN_TORSION_BENDING,
+                    m,
+                    m / b.utilisation(),
+                    b.utilisation(),
+                    at(name(b.demand().combination()), words(b.demand())),
+                    code.torsion().longitudinalClause());
+        });
     }
 
     private void axialLimit(StrengthSurface surface, LiftDemands.Demand d) {
@@ -459,8 +474,10 @@ public final class ColumnCheck {
         t.step(code.notation().column().momentY(), "about the depth's axis", "", d.my(), Quantity.MOMENT, Clause.NONE);
         strength(lift, cage, context, d, code, t);
         shear(lift, cage, context, demands, combination, t);
+        new ColumnTorsion(lift, cage, context, demands).explain(combination, here, t);
         ColumnCheck c = new ColumnCheck(stack, whole, lift, context, demands);
         EndMoments ends = EndMoments.of(stack, lift, cage, context, demands);
+        c.torsion();
         c.steel();
         c.below();
         c.ends(t);

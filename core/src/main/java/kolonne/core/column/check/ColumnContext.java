@@ -133,6 +133,11 @@ public final class ColumnContext {
         return surfaces.computeIfAbsent(key, k -> surface(shape, lift.material().fc(), cage, developed));
     }
 
+    /** The same beside a torque, which many others have a hand in: it is not kept. */
+    StrengthSurface besides(ColumnStack.Lift lift, ColumnCage.LiftCage cage, List<Developed> left) {
+        return surface(lift.section().shape(), lift.material().fc(), cage, left);
+    }
+
     /** The strength surface of a lift's bars; ties count only by their diameter. */
     public StrengthSurface surface(Section section, Material material, ColumnCage.LiftCage cage) {
         List<Object> key = List.of(

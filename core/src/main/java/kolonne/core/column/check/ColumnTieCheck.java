@@ -61,7 +61,7 @@ public final class ColumnTieCheck {
         clearDistances();
         ties();
         shear();
-        torsion();
+        new ColumnTorsion(lift, cage, context, demands).ties(governing);
         context.ductile()
                 .ifPresent(rules -> new DuctileColumnCheck(lift, cage, context, rules, demands, governing).run());
     }
@@ -339,23 +339,5 @@ public final class ColumnTieCheck {
     /** From the surface to the bars [mm]. */
     public static double inset(ColumnCage.LiftCage cage, Basis basis) {
         return basis.columnCover() + cage.tie().diameter();
-    }
-
-    private void torsion() {
-        double acp = shape.A();
-        double pcp = shape instanceof Shape.Circle c ? Math.PI * c.d() : 2 * (shape.width() + shape.depth());
-        double threshold = code.torsion().threshold(lift.material().fc(), acp, pcp, Trace.OFF);
-        for (int c = 0; c < context.strength().count(); c++) {
-            double t = demands.torque(c);
-            if (t > 0.05 * threshold) {
-                governing.offer(
-                        CheckKind.COLUMN_TORSION_THRESHOLD,
-                        t,
-                        threshold,
-                        t / threshold,
-                        whole().under(context.strength().combination(c).name()),
-                        code.torsion().thresholdClause());
-            }
-        }
     }
 }

@@ -32,6 +32,7 @@ import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.check.ColumnTieCheck;
+import kolonne.core.column.check.ColumnTorsion;
 import kolonne.core.column.check.EndMoments;
 import kolonne.core.column.check.LiftDemands;
 import kolonne.core.column.check.TieLimits;
@@ -50,6 +51,9 @@ public final class ColumnDesigner {
             CheckKind.COLUMN_SHEAR_X,
             CheckKind.COLUMN_SHEAR_Y,
             CheckKind.COLUMN_SHEAR_BOTH,
+            CheckKind.COLUMN_TORSION_X,
+            CheckKind.COLUMN_TORSION_Y,
+            CheckKind.COLUMN_TORSION_SPACING,
             CheckKind.COLUMN_TIE_SPACING,
             CheckKind.COLUMN_END_TIES,
             CheckKind.COLUMN_JOINT_TIES,
@@ -240,7 +244,14 @@ public final class ColumnDesigner {
     private boolean bears(ColumnStack.Lift lift, ColumnCage.LiftCage c, List<Borne> borne) {
         StrengthSurface surface = context.surface(lift.section(), lift.material(), c);
         ColumnSteel steel = ColumnSteel.of(lift, c, basis);
-        return borne.stream().allMatch(b -> worst(surface, b.demands.all(steel)) == null);
+        return borne.stream().allMatch(b -> worst(surface, b.demands.all(steel)) == null) && twists(c, borne);
+    }
+
+    /** Whether its bars bear what they do beside their torsion. */
+    private boolean twists(ColumnCage.LiftCage c, List<Borne> borne) {
+        return borne.stream()
+                .allMatch(b -> ColumnTorsion.bears(
+                        b.lift, c, context, b.demands, b.demands.all(ColumnSteel.of(b.lift, c, basis))));
     }
 
     private ColumnCage.LiftCage bars(
@@ -258,13 +269,15 @@ public final class ColumnDesigner {
         List<ColumnCage.LiftCage> held = frame == null ? fitting : frame.held(fitting);
         List<List<ColumnCage.LiftCage>> practical =
                 ColumnPractice.of(lift, basis).from(held, upper);
-        Predicate<ColumnCage.LiftCage> anchored = c -> borne.stream()
+        Predicate<ColumnCage.LiftCage> twists = c -> twists(c, borne);
+        Predicate<ColumnCage.LiftCage> ends = c -> borne.stream()
                 .allMatch(b -> ColumnCheck.endsBear(
                         b.lift,
                         c,
                         VerticalBars.in(b.stack, lift.number(), c, upper, basis),
                         b.demands.all(ColumnSteel.of(lift, c, basis)),
                         context));
+        Predicate<ColumnCage.LiftCage> anchored = twists.and(ends);
         Predicate<ColumnCage.LiftCage> near = c -> laps(lift, c, upper);
         if (frame != null) {
             for (List<ColumnCage.LiftCage> some : practical) {
@@ -283,7 +296,7 @@ public final class ColumnDesigner {
         // where no bars develop, or lap with those above, more of them would not help: the loads decide,
         // and the check tells
         for (Predicate<ColumnCage.LiftCage> suits :
-                List.of(anchored, near, (Predicate<ColumnCage.LiftCage>) c -> true)) {
+                List.of(anchored, near, twists, (Predicate<ColumnCage.LiftCage>) c -> true)) {
             for (List<ColumnCage.LiftCage> some : practical) {
                 ColumnCage.LiftCage chosen = choose(some, lift, borne, suits);
                 if (chosen != null) {

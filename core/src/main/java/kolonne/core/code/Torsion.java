@@ -34,6 +34,9 @@ public interface Torsion {
 
     Clause longitudinalClause();
 
+    /** Of that without the minimum. */
+    Clause thrustClause();
+
     /** How far shear and torque together use up the concrete: 1 is the limit. @param d effective depth [mm]; limit of shear alone [N] */
     double limitUse(double shear, double torque, TorsionSection s, double d, double shearLimit, Trace t);
 

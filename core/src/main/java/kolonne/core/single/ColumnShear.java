@@ -65,20 +65,23 @@ record ColumnShear(Shape shape, double fc, double fyt, List<Spot> bars, Stirrup 
 
     /** @param compression with the shear [N]; {@code moment} with it, above 0 with the upper or right end compressed; vertical for Vz, else Vy */
     ShearStrength strength(double compression, double moment, boolean vertical, Trace t) {
+        return code.shear(input(compression, moment, vertical), t);
+    }
+
+    /** The section as it resists that shear. */
+    ShearInput input(double compression, double moment, boolean vertical) {
         Leg leg = leg(vertical);
         boolean round = shape instanceof Shape.Circle;
         double d = round ? 0.8 * shape.width() : leg.depth(moment);
-        return code.shear(
-                new ShearInput(
-                        fc,
-                        fyt,
-                        leg.width,
-                        d,
-                        shape.A(),
-                        leg.steel(moment) / (leg.width * d),
-                        (round ? code.columns().roundTiePart() : 1) * stirrup.avs(vertical),
-                        compression),
-                t);
+        return new ShearInput(
+                fc,
+                fyt,
+                leg.width,
+                d,
+                shape.A(),
+                leg.steel(moment) / (leg.width * d),
+                (round ? code.columns().roundTiePart() : 1) * stirrup.avs(vertical),
+                compression);
     }
 
     /** Both directions, and both together where each uses more than half (22.5.1.10, 22.5.1.11). */

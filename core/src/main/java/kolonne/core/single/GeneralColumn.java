@@ -21,8 +21,8 @@ public record GeneralColumn(
         double fy,
         List<SingleSection.Spot> bars,
         Sheared sheared) {
-    /** The shape that the outline is of, and its stirrups. @param fyt of these [MPa] */
-    public record Sheared(Shape shape, double fyt, SingleSection.Stirrup stirrup) {}
+    /** The shape that the outline is of, and its stirrups. @param fyt of these [MPa]; cover to them [mm] */
+    public record Sheared(Shape shape, double fyt, double cover, SingleSection.Stirrup stirrup) {}
 
     public GeneralColumn {
         bars = List.copyOf(bars);

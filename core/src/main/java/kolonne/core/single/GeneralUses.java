@@ -16,6 +16,7 @@ import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Finding;
 import kolonne.core.section.ColumnSection.Resultant;
+import kolonne.core.section.Developed;
 import kolonne.core.section.InteractionSurface.Hit;
 import kolonne.core.section.PlacedBar;
 import kolonne.core.section.StrengthSurface;
@@ -26,21 +27,25 @@ import kolonne.core.single.SectionUses.Use;
 import kolonne.core.single.SingleSection.Forces;
 import kolonne.core.single.SingleSection.Spot;
 
-/** Strengths of a column of any outline, and the use of every check under sets of forces. Shear of polygons is out of scope. */
+/** Strengths of a column of any outline, and the use of every check under sets of forces. Shear and torsion of polygons are out of scope. */
 public final class GeneralUses implements Uses {
     private final GeneralColumn s;
     private final GeneralSurface surface;
 
     public GeneralUses(GeneralColumn s) {
         this.s = s;
-        surface = new GeneralSurface(new GeneralSection(
-                s.outline(),
-                s.bars().stream()
-                        .map(b -> new PlacedBar(b.x(), b.z(), b.area()))
-                        .toList(),
-                s.fc(),
-                s.fy(),
-                s.code()));
+        surface = surface(List.of());
+    }
+
+    /** @param developed of every bar; empty where all are */
+    private GeneralSurface surface(List<Developed> developed) {
+        return new GeneralSurface(new GeneralSection(s.outline(), placed(0, 0), developed, s.fc(), s.fy(), s.code()));
+    }
+
+    private List<PlacedBar> placed(double x, double z) {
+        return s.bars().stream()
+                .map(b -> new PlacedBar(b.x() - x, b.z() - z, b.area()))
+                .toList();
     }
 
     @Override
@@ -110,7 +115,9 @@ public final class GeneralUses implements Uses {
     @Override
     public List<Use> uses(Forces f) {
         List<Use> out = new ArrayList<>(uses(f, Trace.OFF));
-        out.sort(Comparator.comparingDouble(Use::utilisation).reversed());
+        // below its threshold torsion may be neglected: nothing is used by it
+        out.sort(Comparator.comparingDouble((Use u) -> u.check().equals(SectionUses.THRESHOLD) ? -1 : u.utilisation())
+                .reversed());
         return out;
     }
 
@@ -147,21 +154,47 @@ public final class GeneralUses implements Uses {
         double shear = Math.hypot(f.vy(), f.vz());
         if (s.sheared() != null) {
             GeneralColumn.Sheared by = s.sheared();
-            new ColumnShear(by.shape(), s.fc(), by.fyt(), s.bars(), by.stirrup(), s.code()).uses(out, f, t);
-        } else if (shear > 0) {
+            ColumnShear own = new ColumnShear(by.shape(), s.fc(), by.fyt(), s.bars(), by.stirrup(), s.code());
+            own.uses(out, f, t);
+            twist(by, own).uses(out, f, t);
+            return out;
+        }
+        if (shear > 0) {
             // nothing is known of it: whatever acts is too much
             out.add(use("shear-out-of-scope", shear, 0, Quantity.FORCE, s.code().shearClause()));
         }
-        double threshold = s.code()
-                .torsion()
-                .threshold(s.fc(), s.outline().area(), s.outline().perimeter(), t);
+        double area = s.outline().area();
+        double threshold =
+                s.code().torsion().threshold(s.fc(), area, s.outline().perimeter(), t)
+                        * s.code().torsion().axialFactor(p, area, s.fc(), t);
+        // what passes it is out of scope: nothing is known of the ties
         out.add(use(
-                "torsion-threshold",
+                torsion(f, threshold),
                 Math.abs(f.t()),
                 threshold,
                 Quantity.MOMENT,
                 s.code().torsion().thresholdClause()));
         return out;
+    }
+
+    private static String torsion(Forces f, double threshold) {
+        return Math.abs(f.t()) > threshold ? "torsion-out-of-scope" : SectionUses.THRESHOLD;
+    }
+
+    private ColumnTwist twist(GeneralColumn.Sheared by, ColumnShear shear) {
+        Outline.Corner c = s.outline().centroid();
+        return new ColumnTwist(
+                by.shape(),
+                s.fc(),
+                s.fy(),
+                by.fyt(),
+                by.cover(),
+                ColumnTwist.thickest(s.bars()),
+                placed(c.x(), c.y()),
+                by.stirrup(),
+                shear,
+                s.code(),
+                this::surface);
     }
 
     private void explain(Forces f, Hit hit, Clause clause, Trace t) {

@@ -24,6 +24,7 @@ import kolonne.core.explain.Trace;
 import kolonne.core.finding.Finding;
 import kolonne.core.section.BarLayer;
 import kolonne.core.section.ColumnSection;
+import kolonne.core.section.Developed;
 import kolonne.core.section.FlexuralStrength;
 import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.PlacedBar;
@@ -40,7 +41,7 @@ public final class SectionUses implements Uses {
     /** Bars nearer in height than this are one level of the perimeter [mm]. */
     private static final double ONE_LEVEL = 60;
 
-    private static final String THRESHOLD = "torsion-threshold";
+    static final String THRESHOLD = "torsion-threshold";
 
     private final SingleSection s;
     private final double h;
@@ -129,10 +130,9 @@ public final class SectionUses implements Uses {
     @Override
     public List<Use> uses(Forces f) {
         List<Use> out = new ArrayList<>(s.column() ? column(f, Trace.OFF) : beam(f, Trace.OFF));
-        // below its threshold the torsion of a beam may be neglected: nothing is used by it
-        out.sort(
-                Comparator.comparingDouble((Use u) -> !s.column() && u.check().equals(THRESHOLD) ? -1 : u.utilisation())
-                        .reversed());
+        // below its threshold torsion may be neglected: nothing is used by it
+        out.sort(Comparator.comparingDouble((Use u) -> u.check().equals(THRESHOLD) ? -1 : u.utilisation())
+                .reversed());
         return out;
     }
 
@@ -344,10 +344,33 @@ public final class SectionUses implements Uses {
     // ------------------------------------------------------------------------------------------------------
 
     private StrengthSurface columnSurface() {
-        List<PlacedBar> bars = s.bars().stream()
+        return columnSurface(List.of());
+    }
+
+    /** @param developed of every bar; empty where all are */
+    private StrengthSurface columnSurface(List<Developed> developed) {
+        return Surfaces.of(s.shape(), placed(), developed, s.fc(), s.fy(), enclosed());
+    }
+
+    private List<PlacedBar> placed() {
+        return s.bars().stream()
                 .map(b -> new PlacedBar(b.x(), b.z() - h / 2, b.area()))
                 .toList();
-        return Surfaces.of(s.shape(), bars, List.of(), s.fc(), s.fy(), enclosed());
+    }
+
+    private ColumnTwist twist() {
+        return new ColumnTwist(
+                s.shape(),
+                s.fc(),
+                s.fy(),
+                s.fyt(),
+                s.cover(),
+                ColumnTwist.thickest(s.bars()),
+                placed(),
+                s.stirrup(),
+                columnShear(),
+                s.code(),
+                this::columnSurface);
     }
 
     private ColumnShear columnShear() {
@@ -425,19 +448,7 @@ public final class SectionUses implements Uses {
             spiral(out, t);
         }
         columnShear().uses(out, f, t);
-        double threshold = s.code().torsion().threshold(s.fc(), s.shape().A(), perimeter(s.shape()), t);
-        use(
-                out,
-                THRESHOLD,
-                Math.abs(f.t()),
-                threshold,
-                Quantity.MOMENT,
-                s.code().torsion().thresholdClause(),
-                t);
+        twist().uses(out, f, t);
         return out;
-    }
-
-    private static double perimeter(Shape shape) {
-        return shape instanceof Shape.Circle c ? Math.PI * c.d() : 2 * (shape.width() + shape.depth());
     }
 }

@@ -2,6 +2,7 @@ package kolonne.core.single;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
@@ -358,10 +359,59 @@ class SectionUsesTest {
                     use(b, new Forces("", -1000e3, 0, 80e3, 0, 0, 0), "shear-z"),
                     use(b, new Forces("", -1000e3, 80e3, 0, 0, 0, 0), "shear-y"),
                     1e-9);
-            assertTrue(
-                    use(b, new Forces("", 0, 0, 0, 40e6, 0, 0), "torsion-threshold") > 1,
-                    "torsion of columns is told, not designed for");
+            assertEquals(
+                    use(b, new Forces("", 0, 0, 90e3, 40e6, 60e6, 0), "torsion-z"),
+                    use(b, new Forces("", 0, 90e3, 0, 40e6, 0, 60e6), "torsion-y"),
+                    1e-9,
+                    "square");
         }
+    }
+
+    /**
+     * 22.7 of a column 400 × 500, four T25 in the corners, cover 40, ties T10 at 100: Aoh = 310 · 410, ph = 1440; with 800 kN of compression and 60 kN along
+     * the depth, which the concrete carries.
+     */
+    @Test
+    void twistedColumn() {
+        double a = 490.9;
+        List<Spot> bars = List.of(
+                new Spot(-137.5, 62.5, 25, a, true),
+                new Spot(137.5, 62.5, 25, a, true),
+                new Spot(-137.5, 437.5, 25, a, true),
+                new Spot(137.5, 437.5, 25, a, true));
+        SectionUses b = new SectionUses(new SingleSection(
+                "C",
+                Basis.standard(false).designCode(),
+                true,
+                new Shape.Rectangle(400, 500),
+                30,
+                420,
+                420,
+                40,
+                bars,
+                new Stirrup(10, 78.54, 2, 2, 100)));
+        double plain = 0.75 * 0.083 * Math.sqrt(30) * 2e5 * 2e5 / 1800;
+        double factor = Math.sqrt(1 + 800e3 / (0.33 * Math.sqrt(30) * 2e5));
+        Forces below = new Forces("", -800e3, 0, 60e3, 0.9 * factor * plain, 100e6, 0);
+        assertEquals(0.9, use(b, below, "torsion-threshold"), 1e-6);
+        assertTrue(b.uses(below).stream().noneMatch(u -> u.check().equals("torsion-z")));
+        assertNotEquals("torsion-threshold", b.uses(below).get(0).check(), "it never decides");
+
+        Forces above = new Forces("", -800e3, 0, 60e3, 30e6, 100e6, 0);
+        double at = 30e6 / (0.75 * 2 * 0.85 * 310 * 410 * 420);
+        assertEquals(at / 0.7854, use(b, above, "torsion-z"), 1e-4);
+        assertEquals(at / 0.7854, use(b, above, "torsion-y"), 1e-4);
+        assertEquals(at * 1440 / (4 * a), use(b, above, "torsion-bars"), 1e-4);
+        assertEquals(100.0 / 180, use(b, above, "torsion-spacing"), 1e-6);
+        assertEquals(375.0 / 300, use(b, above, "torsion-bar-spacing"), 1e-6);
+        double d = 437.5;
+        double vc = 0.17 * Math.sqrt(30) + 800e3 / (6 * 2e5);
+        double tau = Math.hypot(60e3 / (400 * d), 30e6 * 1440 / (1.7 * Math.pow(310 * 410, 2)));
+        assertEquals(tau / (0.75 * (vc + 0.66 * Math.sqrt(30))), use(b, above, "shear-torsion-limit-z"), 1e-4);
+        assertTrue(use(b, above, "torsion-bending") > use(b, above, "axial-bending"));
+        // all of the bars' tension is gone: nothing bears a pull
+        assertTrue(use(b, new Forces("", 1e3, 0, 0, 100e6, 0, 0), "torsion-bending") > 1);
+        assertTrue(b.explain(above).stream().anyMatch(s -> s.symbol().equals("At/s")));
     }
 
     private static double use(SectionUses b, Forces f, String check) {

@@ -253,7 +253,8 @@ public final class SectionFile {
         String id = e.id() == null ? place : e.id();
         double fyt = (e.fyt() == null ? e.fy() : e.fyt()) * u.stress();
         if (outline != null) {
-            GeneralColumn.Sheared sheared = legged == null ? null : new GeneralColumn.Sheared(legged, fyt, stirrup);
+            GeneralColumn.Sheared sheared =
+                    legged == null ? null : new GeneralColumn.Sheared(legged, fyt, cover, stirrup);
             GeneralColumn c =
                     new GeneralColumn(id, code, outline, e.fc() * u.stress(), e.fy() * u.stress(), bars, sheared);
             return ready(new GeneralUses(c), e, entry, u);

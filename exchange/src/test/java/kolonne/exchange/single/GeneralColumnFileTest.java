@@ -141,6 +141,21 @@ class GeneralColumnFileTest {
         assertTrue(set.get("utilisation").asDouble() > 1);
     }
 
+    /** By the closed tie of its web, 210 × 510 within the middle of T10, and its two bars; of a polygon nothing is known. */
+    @Test
+    void torsionOfATee() {
+        String twisted = TEE.replace("{'vz':10}", "{'t':20}")
+                .replace("'forces'", "'stirrups':{'bar':'T10','spacing':100},'forces'");
+        JsonNode set = answer(twisted).get("sets").get(2);
+        double at = 20e6 / (0.75 * 2 * 0.85 * 210 * 510 * 420);
+        assertEquals(at / 0.7854, use(set, "torsion-z"), 1e-3);
+        assertEquals(at * 2 * (210 + 510) / 1964, use(set, "torsion-bars"), 1e-3);
+        JsonNode polygon =
+                answer(POLYGON.replace("{'vz':10}", "{'t':20}")).get("sets").get(2);
+        assertEquals("torsion-out-of-scope", polygon.get("governs").asText());
+        assertTrue(polygon.get("utilisation").asDouble() > 1);
+    }
+
     @Test
     void aPolygonIsTheShapeThatItDraws() {
         JsonNode tee = answer(TEE);

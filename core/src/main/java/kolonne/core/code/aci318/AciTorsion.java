@@ -173,6 +173,11 @@ final class AciTorsion implements Torsion {
     }
 
     @Override
+    public Clause thrustClause() {
+        return Clause.of("22.7.6.1");
+    }
+
+    @Override
     public Clause longitudinalClause() {
         return Clause.of("22.7.6.1, 9.6.4.3");
     }

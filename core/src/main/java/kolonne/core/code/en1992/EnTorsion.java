@@ -164,6 +164,11 @@ final class EnTorsion implements Torsion {
     }
 
     @Override
+    public Clause thrustClause() {
+        return longitudinalClause();
+    }
+
+    @Override
     public Clause longitudinalClause() {
         return Clause.of("6.3.2(3)");
     }

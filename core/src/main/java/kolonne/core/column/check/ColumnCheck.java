@@ -170,7 +170,7 @@ public final class ColumnCheck {
                     m / b.utilisation(),
                     b.utilisation(),
                     at(name(b.demand().combination()), words(b.demand())),
-                    code.torsion().longitudinalClause());
+                    code.torsion().thrustClause());
         });
     }
 

@@ -145,7 +145,7 @@ public final class ColumnTorsion {
         double longitudinal = rules.longitudinalSteel(torque, tube().section(), Trace.OFF);
         double area = tube().bars(bars()).stream().mapToDouble(PlacedBar::area).sum();
         governing.offer(
-                CheckKind.COLUMN_TORSION_BARS, longitudinal, area, longitudinal / area, at, rules.longitudinalClause());
+                CheckKind.COLUMN_TORSION_BARS, longitudinal, area, longitudinal / area, at, rules.thrustClause());
     }
 
     private double shear(int c, int axis) {
@@ -265,7 +265,7 @@ public final class ColumnTorsion {
                 "1 − {0} / {1}",
                 Math.max(0, 1 - steel / area),
                 Quantity.NUMBER,
-                rules.longitudinalClause(),
+                rules.thrustClause(),
                 in(steel, Quantity.AREA),
                 in(area, Quantity.AREA));
         bending(here)
@@ -275,7 +275,7 @@ public final class ColumnTorsion {
                         "",
                         b.utilisation,
                         Quantity.UTILISATION,
-                        rules.longitudinalClause()));
+                        rules.thrustClause()));
     }
 
     private void leg(int c, int axis, TorsionSection s, Trace t) {

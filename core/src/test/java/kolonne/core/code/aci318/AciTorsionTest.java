@@ -72,6 +72,21 @@ class AciTorsionTest {
         assertEquals(9.5, SI.leastBar(100), 1e-9);
     }
 
+    /** Table 22.7.4.1 with an axial force: 4 √4000 psi · 400 in² = 101.2 kips doubles what is under the root; so much tension leaves nothing. */
+    @Test
+    void axialForce() {
+        double kips = 4 * Math.sqrt(4000) * 400 * 4.4482216;
+        double ag = 400 * 25.4 * 25.4;
+        double fc = 4000 * 0.00689475729316836;
+        Torsion us = Aci318.US.torsion();
+        assertEquals(Math.sqrt(2), us.axialFactor(kips, ag, fc, Trace.OFF), 1e-6);
+        assertEquals(Math.sqrt(0.5), us.axialFactor(-0.5 * kips, ag, fc, Trace.OFF), 1e-6);
+        assertEquals(0, us.axialFactor(-1.1 * kips, ag, fc, Trace.OFF));
+        assertEquals(1, us.axialFactor(0, ag, fc, Trace.OFF));
+        double n = 0.33 * Math.sqrt(30) * 200_000;
+        assertEquals(2, Aci318.SI.torsion().axialFactor(3 * n, 200_000, 30, Trace.OFF), 1e-9);
+    }
+
     /** Statics of the truss: walls of the tube carry T / 2Ao per length, hoops hold it up, bars hold its thrust, at 45°. */
     @Test
     void theSpaceTrussBalances() {

@@ -8,6 +8,7 @@ import kolonne.core.basis.part.Sway;
 import kolonne.core.code.Slenderness;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Combination;
 import kolonne.core.model.Joint;
 import kolonne.core.model.Member;
 import kolonne.core.model.Purpose;
@@ -65,6 +66,22 @@ public final class Sidesway {
         return (alongX ? basis.frame().swayX() : basis.frame().swayY()) == Sway.BRACED || Double.isNaN(q) ? 0 : q;
     }
 
+    /** What the forces between two levels have been magnified by already, by the P-Delta of the analysis, as a column bends in a plan direction; 1 without it. */
+    public double held(double base, double top, double ux, double uy) {
+        return either(held(base, top, true), held(base, top, false), ux, uy);
+    }
+
+    private double held(double base, double top, boolean alongX) {
+        boolean braced = (alongX ? basis.frame().swayX() : basis.frame().swayY()) == Sway.BRACED;
+        return braced ? 1 : index.held(base, top, alongX);
+    }
+
+    /** Load cases whose axial forces the analysis brought to equilibrium in the deformed frame; empty where it did not. */
+    public List<Combination.Term> pDelta() {
+        Analysis a = strength.analysis();
+        return a.imported() ? List.of() : a.index().building().options().pDelta();
+    }
+
     /** Whether the sway of the storeys between two levels is looked after in a plan direction: by a magnifier, or braced by the basis. */
     public boolean known(double base, double top, double ux, double uy) {
         double size = Math.hypot(ux, uy);
@@ -95,9 +112,11 @@ public final class Sidesway {
 
     /** Magnifier for bending in a plan direction (ux, uy); the larger one where it is turned against X and Y. */
     public double magnifier(double base, double top, double ux, double uy) {
+        return either(magnifier(base, top, true), magnifier(base, top, false), ux, uy);
+    }
+
+    private static double either(double x, double y, double ux, double uy) {
         double size = Math.hypot(ux, uy);
-        double x = magnifier(base, top, true);
-        double y = magnifier(base, top, false);
         return size == 0
                 ? Math.max(x, y)
                 : Math.abs(uy) < ALONG * size ? x : Math.abs(ux) < ALONG * size ? y : Math.max(x, y);
@@ -108,5 +127,12 @@ public final class Sidesway {
         Joint i = at.joint(m.start());
         Joint j = at.joint(m.end());
         return magnifier(Math.min(i.z(), j.z()) - LEVEL, Math.max(i.z(), j.z()) + LEVEL, j.x() - i.x(), j.y() - i.y());
+    }
+
+    /** What a beam's forces have been magnified by already. */
+    public double heldOfBeam(BuildingIndex at, Member m) {
+        Joint i = at.joint(m.start());
+        Joint j = at.joint(m.end());
+        return held(Math.min(i.z(), j.z()) - LEVEL, Math.max(i.z(), j.z()) + LEVEL, j.x() - i.x(), j.y() - i.y());
     }
 }

@@ -12,11 +12,25 @@ import kolonne.core.model.Storey;
 
 /**
  * Stability index Q = ΣPu Δo / (Vus lc) of every storey in both plan directions (ACI 318-19 eq. 6.6.4.4.1), with Δo / Vus
- * from the case that shears the storey most of those that sway the frame.
+ * from the case that shears the storey most of those that sway the frame. Of forces that a P-Delta analysis brought to equilibrium with the axial forces ΣPd
+ * the second order of these is there already: Q is that of ΣPu − ΣPd with the drift of that analysis, so that 1 / (1 − Q) is the rest of the magnifier.
  */
 public final class SwayIndex {
-    /** Index between two levels. @param known whether a lateral case shears the storey in the direction */
-    public record StoreySway(double base, double top, double qx, double qy, boolean knownX, boolean knownY) {}
+    /**
+     * Index between two levels.
+     *
+     * @param known whether a lateral case shears the storey in the direction
+     * @param heldX magnifier that the forces have already, 1 without P-Delta; {@code heldY} along Y
+     */
+    public record StoreySway(
+            double base,
+            double top,
+            double qx,
+            double qy,
+            boolean knownX,
+            boolean knownY,
+            double heldX,
+            double heldY) {}
 
     /** A case whose storey shears are above this part of all its loads pushes the frame sideways, whatever its kind. */
     private static final double PUSHES = 1e-3;
@@ -57,6 +71,17 @@ public final class SwayIndex {
             }
         }
         return worst;
+    }
+
+    /** The largest magnifier of sidesway that the forces have already among those storeys; 1 without P-Delta. */
+    public double held(double base, double top, boolean alongX) {
+        double most = 1;
+        double slack = top - base > LIFT ? SLACK : 1;
+        for (StoreySway s : storeys) {
+            boolean passes = s.base() < top - slack && s.top() > base + slack;
+            most = passes ? Math.max(most, alongX ? s.heldX() : s.heldY()) : most;
+        }
+        return most;
     }
 
     public static SwayIndex of(Demands strength) {
@@ -160,7 +185,32 @@ public final class SwayIndex {
         double fx = flexibility(lateral, top, 0);
         double fy = flexibility(lateral, top, 1);
         double lc = top - base;
-        return new StoreySway(base, top, axial * fx / lc, axial * fy / lc, !Double.isNaN(fx), !Double.isNaN(fy));
+        double held = held(strength.analysis(), index, columns);
+        double rest = Math.max(0, axial - held);
+        return new StoreySway(
+                base,
+                top,
+                rest * fx / lc,
+                rest * fy / lc,
+                !Double.isNaN(fx),
+                !Double.isNaN(fy),
+                Double.isNaN(fx) ? 1 : 1 + held * fx / lc,
+                Double.isNaN(fy) ? 1 : 1 + held * fy / lc);
+    }
+
+    /** Compression of a storey's columns that the P-Delta of the analysis has; none of forces from elsewhere, of which nobody knows [N]. */
+    private static double held(Analysis a, BuildingIndex index, List<Member> columns) {
+        double sum = 0;
+        for (Combination.Term t : a.imported()
+                ? List.<Combination.Term>of()
+                : index.building().options().pDelta()) {
+            for (Member m : columns) {
+                int number = index.memberNumber(m.id());
+                int foot = index.lower(m).id().equals(m.start()) ? 0 : a.stationCount(number) - 1;
+                sum -= t.factor() * a.force(number, index.caseNumber(t.loadCase()), foot, Analysis.N);
+            }
+        }
+        return Math.max(0, sum);
     }
 
     /** Compression at the lower end of a column, wherever it was drawn from [N]. */

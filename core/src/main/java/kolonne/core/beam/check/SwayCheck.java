@@ -16,7 +16,8 @@ final class SwayCheck {
         double limit = code.slenderness().greatestFactor();
         for (BeamLine.Span span : line.spans()) {
             double magnifier = span.members().stream()
-                    .mapToDouble(m -> context.sway().ofBeam(context.index(), m))
+                    .mapToDouble(m -> context.sway().ofBeam(context.index(), m)
+                            * context.sway().heldOfBeam(context.index(), m))
                     .max()
                     .orElse(1);
             if (magnifier > 1 && (Double.isFinite(limit) || Double.isInfinite(magnifier))) {

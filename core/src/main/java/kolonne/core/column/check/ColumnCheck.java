@@ -5,6 +5,7 @@ import static kolonne.core.explain.Trace.in;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.check.At;
@@ -28,6 +29,7 @@ import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Finding;
+import kolonne.core.model.Combination;
 import kolonne.core.model.StiffnessFactors;
 import kolonne.core.section.BorneForces;
 import kolonne.core.section.ColumnSection;
@@ -189,12 +191,13 @@ public final class ColumnCheck {
 
     private void secondOrder(LiftDemands.Demand d) {
         double limit = code.slenderness().greatestFactor();
-        if (d.factor() > 1 && (Double.isFinite(limit) || !d.stable())) {
+        double factor = d.stable() ? d.factor() * demands.sway().whole() : d.factor();
+        if (factor > 1 && (Double.isFinite(limit) || !d.stable())) {
             governing.offer(
                     CheckKind.COLUMN_SECOND_ORDER,
-                    d.factor(),
+                    factor,
                     limit,
-                    d.factor() / limit,
+                    factor / limit,
                     at(name(d.combination()), words(d)),
                     code.slenderness().greatestFactorClause());
         }
@@ -456,6 +459,7 @@ public final class ColumnCheck {
                 code.slenderness().swayClause(),
                 in(s.qx(), Quantity.NUMBER),
                 in(s.qy(), Quantity.NUMBER));
+        inForces(s, context, t);
         StiffnessFactors columns = context.index().building().options().columns();
         StiffnessFactors beams = context.index().building().options().beams();
         t.say(
@@ -492,6 +496,31 @@ public final class ColumnCheck {
         t.say("Lift", "Worst of every other check", Clause.NONE);
         c.governing.results().forEach(r -> r.explain(t));
         return t.steps();
+    }
+
+    /** What of the second order the analysis has put into the forces, so that it is not added again. */
+    private static void inForces(LiftDemands.Sway s, ColumnContext context, Trace t) {
+        List<Combination.Term> terms = context.sway().pDelta();
+        if (terms.isEmpty()) {
+            return;
+        }
+        String cases = terms.stream()
+                .map(q -> String.format(java.util.Locale.ROOT, "%.2f %s", q.factor(), q.loadCase()))
+                .collect(Collectors.joining(" + "));
+        t.say(
+                "P-Delta of the analysis",
+                "The forces have the second order of sidesway under " + cases
+                        + ": Q is of what combinations press more. Along the lift nothing is left out.",
+                context.basis().designCode().slenderness().swayClause());
+        t.step(
+                "in the forces",
+                "second over first order of sidesway, 1 + ΣPd Δ / (V lc)",
+                "about x {0}, about y {1}",
+                Math.max(s.heldMx(), s.heldMy()),
+                Quantity.NUMBER,
+                context.basis().designCode().slenderness().swayClause(),
+                in(s.heldMx(), Quantity.NUMBER),
+                in(s.heldMy(), Quantity.NUMBER));
     }
 
     /** What a ductile frame asks for, step by step; the joints follow. */

@@ -62,8 +62,15 @@ public final class LiftDemands {
      *
      * @param deltaMx, deltaMy sway magnifiers of Mx and My; infinite where unstable
      * @param kx, ky effective over unsupported length where Mx and My bend it
+     * @param heldMx, heldMy magnifiers that the analysis' P-Delta has put into Mx and My already; 1 without it
      */
-    public record Sway(double qx, double qy, double deltaMx, double deltaMy, double kx, double ky) {}
+    public record Sway(
+            double qx, double qy, double deltaMx, double deltaMy, double kx, double ky, double heldMx, double heldMy) {
+        /** Second order over first order of sidesway, whichever way they came into the moments. */
+        double whole() {
+            return Math.max(heldMx * deltaMx, heldMy * deltaMy) / Math.max(deltaMx, deltaMy);
+        }
+    }
 
     /** Imperfections act in the sense that a moment has, or in the positive one, or against it. */
     private static final int AS_IT_IS = 1;
@@ -94,7 +101,9 @@ public final class LiftDemands {
                 deltaMx,
                 deltaMy,
                 factor(x, deltaMx),
-                factor(y, deltaMy));
+                factor(y, deltaMy),
+                context.sway().held(lift.base(), lift.top(), x.ux(), x.uy()),
+                context.sway().held(lift.base(), lift.top(), y.ux(), y.uy()));
         int n = d.analysis().stationCount(lift.memberNumber());
         boolean upwards = x.parts().stream().anyMatch(q -> q.memberNumber() == lift.memberNumber() && q.upwards());
         double length = d.analysis().stationX(lift.memberNumber(), n - 1);
@@ -290,7 +299,7 @@ public final class LiftDemands {
      */
     private double fromEnds(ColumnStack.Unbraced u, double delta, Trace t) {
         double k = rules.lengthFactor(u.foot(), u.head(), unheld(u), t);
-        return delta > 1 || !knownToStand(u) ? Math.max(1, k) : k;
+        return delta > 1 || swayed(u) || !knownToStand(u) ? Math.max(1, k) : k;
     }
 
     /** Whether the head moves as it likes, with no magnifier of sidesway to cover it. */
@@ -324,7 +333,7 @@ public final class LiftDemands {
                 along.bow() > TRANSVERSE * Math.max(most, 1) || mostlyImperfect || k > 1 || !along.aligned();
         double m2 = transverse ? most : ends;
         boolean single = a * b > 0;
-        boolean sways = sway(u) > 1 || k > 1;
+        boolean sways = sway(u) > 1 || swayed(u) || k > 1;
         if (t.on() && u.parts().size() > 1) {
             t.step(
                     "lu",
@@ -367,7 +376,7 @@ public final class LiftDemands {
 
     private void explainEnds(ColumnStack.Unbraced u, double k, Trace t) {
         fromEnds(u, sway(u), t);
-        if (k == 1 && (sway(u) > 1 || !knownToStand(u))) {
+        if (k == 1 && (sway(u) > 1 || swayed(u) || !knownToStand(u))) {
             t.say(
                     "k = 1",
                     knownToStand(u)
@@ -384,6 +393,12 @@ public final class LiftDemands {
 
     private double sway(ColumnStack.Unbraced u) {
         return u == lift.aboutX() ? sway.deltaMx() : sway.deltaMy();
+    }
+
+    /** Whether its storey sways so much that the second order in its forces would have had to be added. */
+    private boolean swayed(ColumnStack.Unbraced u) {
+        double held = context.sway().held(lift.base(), lift.top(), u.ux(), u.uy());
+        return 1 - 1 / held > rules.bracedIndex();
     }
 
     private double area() {

@@ -36,6 +36,7 @@ import org.junit.jupiter.params.provider.CsvSource;
  */
 class StandingBarsTest {
     private final List<String> faults = new ArrayList<>();
+    private int beside;
     private int laps;
     private int inclined;
     private int dowels;
@@ -118,6 +119,7 @@ class StandingBarsTest {
         assertEquals(List.of(), faults);
         assertTrue(inclined > (small ? 30 : 100) / every && dowels > 0, inclined + " inclined, " + dowels + " dowels");
         assertTrue(laps > (splices != ColumnSplices.LAPS ? 20 : small ? 100 / every : 300), laps + " laps");
+        assertTrue(splices != ColumnSplices.LAPS || beside > 10 / every, beside + " lifts with bars beside laps");
         assertTrue(every == 1 ? through == 0 : through > 50, through + " bars through a floor");
         assertTrue(splices == ColumnSplices.LAPS ? couplers == 0 : couplers > 100, couplers + " couplers");
     }
@@ -146,6 +148,12 @@ class StandingBarsTest {
                 laps(lifts.get(i), lifts.get(i + 1), where);
                 inside(lifts.get(i), lifts.get(i + 1), where);
                 height(lifts.get(i), lifts.get(i + 1), where, c.lifts().get(i).checks());
+                beside(
+                        lifts.get(i),
+                        lifts.get(i + 1),
+                        i == 0,
+                        where,
+                        c.lifts().get(i).checks());
                 bends(lifts.get(i), lifts.get(i + 1), where, c.lifts().get(i).checks());
             } else {
                 ends(lifts.get(i), where);
@@ -288,6 +296,40 @@ class StandingBarsTest {
         }
         if (lapped.size() < own.size()) {
             fault(where, own.size() - lapped.size() + " bars have none to lap with");
+        }
+    }
+
+    /** Where bars lap, what they keep clear of all but their partner (25.5.1.2 with 25.2.1; 8.7.2(3)). @param lowest whether starter bars may be what is told */
+    private void beside(Lift below, Lift above, boolean lowest, String where, List<CheckResult> checks) {
+        List<Bar> own = above.bars.stream()
+                .filter(b -> standsIn(above, b) && b.bottom() > above.base - 1)
+                .toList();
+        double height = own.stream().mapToDouble(Bar::bottom).max().orElse(0) + 10;
+        List<Bar> on = below.heads.stream()
+                .filter(o -> o.at(height) != null && own.stream().noneMatch(b -> coupled(o, b)))
+                .toList();
+        double worst = 0;
+        for (Bar o : on) {
+            Bar partner = own.stream()
+                    .min(Comparator.comparingDouble(b -> between(b.at(height), o.at(height)) - b.d / 2))
+                    .orElse(null);
+            List<Bar> others = new ArrayList<>(own);
+            others.addAll(on);
+            for (Bar b : others) {
+                double d = Math.max(b.d, o.d);
+                double clear = between(b.at(height), o.at(height)) - (b.d + o.d) / 2;
+                double needs = basis.en() ? Math.max(2 * d, 20) : m.clear(d);
+                worst = b == o || b == partner ? worst : Math.max(worst, needs / Math.max(0.1, clear));
+            }
+        }
+        double told = checks.stream()
+                .filter(r -> r.kind().id().equals("lap-clear"))
+                .mapToDouble(CheckResult::utilisation)
+                .max()
+                .orElse(0);
+        beside += worst > 0 ? 1 : 0;
+        if (worst > 1.01 * told || told > 1.01 * worst && !lowest) {
+            fault(where, "beside laps " + worst + ", told " + told);
         }
     }
 

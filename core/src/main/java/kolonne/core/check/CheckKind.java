@@ -253,6 +253,12 @@ public enum CheckKind {
             Cause.OUT_OF_SCOPE,
             Quantity.LENGTH,
             "Step the section by less, or design the joint by strut and tie, by hand."),
+    COLUMN_LAP_CLEAR(
+            "lap-clear",
+            "Clear distance of bars that lap",
+            Cause.BARS_DO_NOT_FIT,
+            Quantity.LENGTH,
+            "Use fewer or thinner bars, step the section by less, or couple them mechanically."),
     COLUMN_LAP_HEIGHT(
             "lap-height",
             "Height for laps and dowels",

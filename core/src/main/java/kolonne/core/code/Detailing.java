@@ -47,6 +47,11 @@ public interface Detailing {
 
     Clause columnClearSpacingClause();
 
+    /** Least clear distance from bars that lap to bars and laps beside them [mm]. */
+    double lapClearSpacing(double barDiameter, double aggregate);
+
+    Clause lapClearSpacingClause();
+
     /** Largest spacing of the tension bars nearest to the face, for crack control [mm]. */
     double crackSpacing(double fy, double clearCover);
 

@@ -95,6 +95,17 @@ final class AciDetailing implements Detailing {
         return Clause.of("25.2.3");
     }
 
+    /** As of single bars in 25.2.1. */
+    @Override
+    public double lapClearSpacing(double db, double aggregate) {
+        return beamClearSpacing(db, aggregate);
+    }
+
+    @Override
+    public Clause lapClearSpacingClause() {
+        return Clause.of("25.5.1.2");
+    }
+
     /** Lesser of 380 (280 / fs) − 2.5 cc and 300 (280 / fs), fs = 2/3 fy (24.3.2, 24.3.2.1). */
     @Override
     public double crackSpacing(double fy, double cc) {

@@ -94,6 +94,17 @@ final class EnDetailing implements Detailing {
         return Clause.of("8.2(2)");
     }
 
+    /** Figure 8.7. */
+    @Override
+    public double lapClearSpacing(double barDiameter, double aggregate) {
+        return Math.max(2 * barDiameter, 20);
+    }
+
+    @Override
+    public Clause lapClearSpacingClause() {
+        return Clause.of("8.7.2(3)");
+    }
+
     /** Table 7.3N for wk = 0.3 mm with a quasi-permanent stress of 0.6 fyd; the width itself is checked where it can be. */
     @Override
     public double crackSpacing(double fy, double clearCover) {

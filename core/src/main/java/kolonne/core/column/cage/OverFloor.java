@@ -199,13 +199,34 @@ final class OverFloor {
         return at;
     }
 
+    /** Within its partner or at either side of it: the first place that keeps clear of all others, as laps are to; else the first that is free. */
     private double[] touching(Upper u, Bar bar, double half) {
-        for (double[] at : List.of(u.at(half, 0), u.at(0, half), u.at(0, -half))) {
+        List<double[]> places = List.of(u.at(half, 0), u.at(0, half), u.at(0, -half));
+        double[] free = null;
+        for (double[] at : places) {
             if (free(at, bar)) {
-                return at;
+                if (lapsClear(at, bar, u)) {
+                    return at;
+                }
+                free = free == null ? at : free;
             }
         }
-        return null;
+        return free;
+    }
+
+    /** Whether a bar that laps keeps the distance that laps have from all but its partner. */
+    private boolean lapsClear(double[] at, Bar bar, Upper partner) {
+        for (Upper u : uppers) {
+            if (u != partner && tooNear(at, bar, u.x, u.y, u.bar.diameter())) {
+                return false;
+            }
+        }
+        return taken.stream().noneMatch(t -> tooNear(at, bar, t.x, t.y, t.diameter));
+    }
+
+    private boolean tooNear(double[] at, Bar bar, double x, double y, double d) {
+        double needs = basis.designCode().detailing().lapClearSpacing(Math.max(bar.diameter(), d), basis.aggregate());
+        return Math.hypot(x - at[0], y - at[1]) - (d + bar.diameter()) / 2 < needs - 0.01;
     }
 
     void take(double[] at, Bar bar) {

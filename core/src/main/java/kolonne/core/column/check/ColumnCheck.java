@@ -21,6 +21,7 @@ import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.ColumnLaps;
 import kolonne.core.column.cage.ColumnSteel;
 import kolonne.core.column.cage.HandLift;
+import kolonne.core.column.cage.LapGap;
 import kolonne.core.column.cage.LapHeight;
 import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.line.ColumnStack;
@@ -330,6 +331,14 @@ public final class ColumnCheck {
                         l.has(),
                         At.named(lift.base(), lift.number(), l.foot() ? "foot" : "head"),
                         code.detailing().lapClause()));
+        LapGap.worst(stack, lift.number(), standing, cage, upper(), basis)
+                .ifPresent(g -> governing.offer(
+                        CheckKind.COLUMN_LAP_CLEAR,
+                        g.needed(),
+                        g.clear(),
+                        g.part(),
+                        At.named(lift.base(), lift.number(), g.foot() ? "foot" : "head"),
+                        code.detailing().lapClearSpacingClause()));
         double apart = VerticalBars.dowelsApart(standing);
         if (apart > 0) {
             governing.offer(
@@ -368,6 +377,11 @@ public final class ColumnCheck {
     private boolean laps(int number) {
         return VerticalBars.in(stack, number, whole, basis).stream()
                 .anyMatch(s -> s.use() == VerticalBars.Use.ON || s.use() == VerticalBars.Use.DOWEL);
+    }
+
+    /** The cage of the lift above, whatever its section; null where there is none. */
+    private ColumnCage.LiftCage upper() {
+        return lift.highest() ? null : whole.lifts().get(lift.number() + 1);
     }
 
     /** The cage of the lift above where it has the same section; null where there is none. */

@@ -21,6 +21,7 @@ import kolonne.core.column.cage.BarLayout;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.ColumnSteel;
 import kolonne.core.column.cage.HandLift;
+import kolonne.core.column.cage.LapGap;
 import kolonne.core.column.cage.LapHeight;
 import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RectangleBars;
@@ -72,11 +73,19 @@ public final class ColumnDesigner {
     /** Steel that may be spent so that no dowels are needed, over that without. */
     private static final double DOWELS_COST = 1.1;
 
+    /** The same so that bars have room beside them while they lap. */
+    private static final double ROOM_COST = 1.25;
+
+    /** Arrangements that bear the loads and are asked for such room at most: where the lift above leaves none, no bars here have it. */
+    private static final int ROOM_TRIES = 8;
+
     /** Demands that are asked first, since they failed arrangements before. */
     private static final int DECISIVE = 6;
 
     private static final int MOST_ALONG = 8;
     private static final int MOST_IN_CIRCLE = 16;
+
+    private static final Predicate<ColumnCage.LiftCage> ANY = c -> true;
 
     private final ColumnStack stack;
     private final List<ColumnStack> all;
@@ -280,31 +289,76 @@ public final class ColumnDesigner {
         Predicate<ColumnCage.LiftCage> anchored = twists.and(ends);
         Predicate<ColumnCage.LiftCage> near = c -> laps(lift, c, upper);
         if (frame != null) {
-            for (List<ColumnCage.LiftCage> some : practical) {
-                ColumnCage.LiftCage chosen = choose(some, lift, borne, anchored.and(frame::strong));
-                if (chosen != null) {
-                    return chosen;
-                }
+            Predicate<ColumnCage.LiftCage> bears = anchored.and(frame::strong);
+            ColumnCage.LiftCage chosen = first(practical, lift, borne, bears);
+            if (chosen != null) {
+                return withRoom(chosen, practical, lift, upper, borne, bears);
             }
         }
         for (List<ColumnCage.LiftCage> some : practical) {
-            ColumnCage.LiftCage chosen = choose(some, lift, borne, near.and(anchored));
+            ColumnCage.LiftCage chosen = choose(some, lift, borne, ANY, near.and(anchored));
             if (chosen != null) {
-                return withoutDowels(chosen, some, lift, upper, borne, anchored);
+                ColumnCage.LiftCage straight = withoutDowels(chosen, some, lift, upper, borne, anchored);
+                return withRoom(straight, practical, lift, upper, borne, near.and(anchored));
             }
         }
         // where no bars develop, or lap with those above, more of them would not help: the loads decide,
         // and the check tells
-        for (Predicate<ColumnCage.LiftCage> suits :
-                List.of(anchored, near, twists, (Predicate<ColumnCage.LiftCage>) c -> true)) {
-            for (List<ColumnCage.LiftCage> some : practical) {
-                ColumnCage.LiftCage chosen = choose(some, lift, borne, suits);
-                if (chosen != null) {
-                    return chosen;
-                }
+        for (Predicate<ColumnCage.LiftCage> suits : List.of(anchored, near, twists, ANY)) {
+            ColumnCage.LiftCage chosen = first(practical, lift, borne, suits);
+            if (chosen != null) {
+                return chosen;
             }
         }
         return strongest(lift, arranged, borne);
+    }
+
+    /** Out of the first group that has one. */
+    private ColumnCage.LiftCage first(
+            List<List<ColumnCage.LiftCage>> groups,
+            ColumnStack.Lift lift,
+            List<Borne> borne,
+            Predicate<ColumnCage.LiftCage> suits) {
+        for (List<ColumnCage.LiftCage> some : groups) {
+            ColumnCage.LiftCage chosen = choose(some, lift, borne, ANY, suits);
+            if (chosen != null) {
+                return chosen;
+            }
+        }
+        return null;
+    }
+
+    /** An arrangement whose bars have room beside them while they lap, where there is one with not much more steel; else the chosen one, and the check tells. */
+    private ColumnCage.LiftCage withRoom(
+            ColumnCage.LiftCage chosen,
+            List<List<ColumnCage.LiftCage>> groups,
+            ColumnStack.Lift lift,
+            ColumnCage.LiftCage upper,
+            List<Borne> borne,
+            Predicate<ColumnCage.LiftCage> suits) {
+        int[] tries = {ROOM_TRIES};
+        Predicate<ColumnCage.LiftCage> alone = c -> tries[0] > 0 && LapGap.suffices(lift, c, basis);
+        Predicate<ColumnCage.LiftCage> apart = c -> tries[0]-- > 0 && apart(lift, c, upper);
+        if (alone.and(apart).test(chosen)) {
+            return chosen;
+        }
+        for (List<ColumnCage.LiftCage> all : groups) {
+            List<ColumnCage.LiftCage> some = all.stream()
+                    .filter(c -> c.area() <= ROOM_COST * chosen.area())
+                    .toList();
+            ColumnCage.LiftCage other = choose(some, lift, borne, alone, apart.and(suits));
+            if (other != null) {
+                return other;
+            }
+        }
+        return chosen;
+    }
+
+    private boolean apart(ColumnStack.Lift lift, ColumnCage.LiftCage here, ColumnCage.LiftCage upper) {
+        List<VerticalBars.Standing> standing = VerticalBars.in(stack, lift.number(), here, upper, basis);
+        return LapGap.worst(stack, lift.number(), standing, here, upper, basis)
+                .map(g -> g.part() <= 1 + 1e-6)
+                .orElse(true);
     }
 
     /** Whether the bars have height for their laps, and dowels stand near enough to them. */
@@ -330,7 +384,7 @@ public final class ColumnDesigner {
         List<ColumnCage.LiftCage> near = some.stream()
                 .filter(c -> c.area() <= DOWELS_COST * chosen.area() && none.test(c))
                 .toList();
-        ColumnCage.LiftCage other = choose(near, lift, borne, suits);
+        ColumnCage.LiftCage other = choose(near, lift, borne, ANY, suits);
         return other == null ? chosen : other;
     }
 
@@ -364,11 +418,12 @@ public final class ColumnDesigner {
         return out;
     }
 
-    /** The first arrangement inside whose surface every demand lies and that is strong enough; null if there is none. */
+    /** The first arrangement inside whose surface every demand lies and that is strong enough; null if there is none. @param quick asked before strength is */
     private ColumnCage.LiftCage choose(
             List<ColumnCage.LiftCage> some,
             ColumnStack.Lift lift,
             List<Borne> borne,
+            Predicate<ColumnCage.LiftCage> quick,
             Predicate<ColumnCage.LiftCage> strong) {
         List<Deque<LiftDemands.Demand>> decisive = borne.stream()
                 .map(b -> (Deque<LiftDemands.Demand>) new ArrayDeque<LiftDemands.Demand>())
@@ -377,6 +432,7 @@ public final class ColumnDesigner {
             StrengthSurface surface = context.surface(lift.section(), lift.material(), c);
             ColumnSteel steel = ColumnSteel.of(lift, c, basis);
             if (!failsAgain(surface, steel, borne, decisive)
+                    && quick.test(c)
                     && !fails(surface, steel, borne, decisive)
                     && strong.test(c)) {
                 return c;

@@ -264,6 +264,22 @@ class ColumnChecksByHandTest {
         en.silent("torsion-threshold");
     }
 
+    /**
+     * Starter bars stand within the bars of the lift, those in the corners towards the middle: 73.99 along the face from the one beside them. 25.5.1.2 asks for what
+     * 25.2.1 does, 4/3 of 20 mm; 8.7.2(3) for 2 φ, with 5 mm less cover.
+     */
+    @Test
+    void starterBarsBesideOneAnother() {
+        double aside = 25 / Math.sqrt(2);
+        double x = 137.5 - aside - 137.5 / 3;
+        double y = 187.5 - aside - (190 - 20);
+        told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 0), ACI, USUAL)
+                .tells("lap-clear", Cause.BARS_DO_NOT_FIT, 80.0 / 3, Math.hypot(x, y) - 22.5, "25.5.1.2");
+        double wide = 142.5 - aside - 142.5 / 3;
+        told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 0), EN, USUAL)
+                .tells("lap-clear", Cause.BARS_DO_NOT_FIT, 50, Math.hypot(wide, y) - 22.5, "8.7.2(3)");
+    }
+
     /** {φPn, φMn} of 400 × 500 bent about x with the axis at c: three rows of bars (4T25 in the corners, 2T20 beside them; 2T20 in the middle). */
     private static double[] point(double c) {
         double beta = 0.85 - 0.05 * 2 / 7;

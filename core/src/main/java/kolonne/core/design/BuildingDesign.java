@@ -2,6 +2,7 @@ package kolonne.core.design;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -345,6 +346,7 @@ public record BuildingDesign(
                                     + rules.columns().joints().forcesClause().text()
                                     + ").")));
         }
+        crowded(out);
         lost(out);
         idle(out);
         typed.stream().filter(t -> !t.left().isEmpty()).map(this::left).forEach(out::add);
@@ -359,6 +361,36 @@ public record BuildingDesign(
                     "Add a service-characteristic and a service-quasi-permanent combination."));
         }
         return out;
+    }
+
+    /** Layers of beams' bars that do not pass between the bars of a column. */
+    public List<JointFits.Misfit> misfits() {
+        return JointFits.of(this);
+    }
+
+    private void crowded(List<Finding> out) {
+        List<JointFits.Misfit> worst = misfits().stream()
+                .sorted(Comparator.comparingInt(m -> m.room() - m.bars()))
+                .toList();
+        if (!worst.isEmpty()) {
+            long joints = worst.stream()
+                    .map(m -> m.column() + " " + m.storey())
+                    .distinct()
+                    .count();
+            String some = worst.stream()
+                    .limit(3)
+                    .map(m -> m.bars() + (m.top() ? " above" : " below") + " of " + m.beam() + " in " + m.column()
+                            + (m.storey().isEmpty() ? "" : " at " + m.storey()) + ", room for " + m.room())
+                    .collect(Collectors.joining("; "));
+            out.add(
+                    Finding.note(
+                            "joint.crowded",
+                            "frame",
+                            "At " + joints + (joints == 1 ? " joint" : " joints")
+                                    + " a beam has more bars side by side than pass between the bars of the column as far apart as they must be: "
+                                    + some + (worst.size() > 3 ? "; and others." : "."),
+                            "Look at these joints: bars of the beam in another layer or fewer and thicker, or other bars of the column, pass."));
+        }
     }
 
     /** Parts set by hand whose members the model does not have any more. */

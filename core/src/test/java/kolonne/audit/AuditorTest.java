@@ -43,12 +43,17 @@ class AuditorTest {
         forces = new Forces(d.analysis(), numbers);
     }
 
+    /** But for what copies the drawings, and what sets the readings beside what the design tells. */
     @Test
     void theAuditorSharesNothingWithTheDesigner() {
         JavaClasses classes = new ClassFileImporter().importPackages("kolonne.audit");
         ArchRuleDefinition.noClasses()
                 .that()
                 .doNotHaveSimpleName("Drawn")
+                .and()
+                .doNotHaveSimpleName("Audit")
+                .and()
+                .doNotHaveSimpleName("FrameComparison")
                 .and()
                 .haveSimpleNameNotEndingWith("Test")
                 .should()

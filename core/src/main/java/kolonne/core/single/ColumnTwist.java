@@ -98,7 +98,10 @@ record ColumnTwist(
         double leg = stirrup.spacing() > 0 ? stirrup.area() / stirrup.spacing() : 0;
         double legs = leg > 0 ? in.avs() / leg : 1;
         double needed = rules.legSteel(Math.abs(f.t()), s, t) + code.shearSteelBesideTorsion(in, v) / legs;
-        SectionUses.use(out, "torsion-" + axis, needed, leg, Quantity.AREA_PER_LENGTH, rules.legClause(), t);
+        // no ties carry a shear past the limit of the concrete, which its own check and the next one tell
+        if (Double.isFinite(needed)) {
+            SectionUses.use(out, "torsion-" + axis, needed, leg, Quantity.AREA_PER_LENGTH, rules.legClause(), t);
+        }
         double use = rules.limitUse(
                 v, Math.abs(f.t()), s, in.d(), code.shear(in, Trace.OFF).limit(), t);
         double torque = Math.abs(f.t());

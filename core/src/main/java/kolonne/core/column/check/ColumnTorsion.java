@@ -126,13 +126,16 @@ public final class ColumnTorsion {
                 continue;
             }
             double needed = rules.legSteel(torque, s, Trace.OFF) + share(c, axis);
-            governing.offer(
-                    axis == 0 ? CheckKind.COLUMN_TORSION_X : CheckKind.COLUMN_TORSION_Y,
-                    needed,
-                    leg,
-                    needed / leg,
-                    at,
-                    rules.legClause());
+            // no ties carry a shear past the limit of the concrete, which its own check and the next one tell
+            if (Double.isFinite(needed)) {
+                governing.offer(
+                        axis == 0 ? CheckKind.COLUMN_TORSION_X : CheckKind.COLUMN_TORSION_Y,
+                        needed,
+                        leg,
+                        needed / leg,
+                        at,
+                        rules.legClause());
+            }
             double use = limit(c, axis, s, Trace.OFF);
             governing.offer(
                     axis == 0 ? CheckKind.COLUMN_TORSION_LIMIT_X : CheckKind.COLUMN_TORSION_LIMIT_Y,
@@ -160,7 +163,7 @@ public final class ColumnTorsion {
     private double share(int c, int axis) {
         ShearInput in = input(c, axis);
         double legs = in.avs() * cage.ties().middle() / cage.tie().area();
-        return code.shearSteelBesideTorsion(in, shear(c, axis)) / legs;
+        return code.shearSteelBesideTorsion(in, shear(c, axis)) / Math.max(1, legs);
     }
 
     private double limit(int c, int axis, TorsionSection s, Trace t) {
@@ -283,16 +286,20 @@ public final class ColumnTorsion {
         double torsion = rules.legSteel(demands.torque(c), s, t);
         double share = share(c, axis);
         double leg = cage.tie().area() / cage.ties().middle();
-        t.step(
-                "use",
-                "(At/s + share of Av/s) / (A/s)",
-                "({0} + {1}) / {2}",
-                (torsion + share) / leg,
-                Quantity.UTILISATION,
-                rules.legClause(),
-                in(torsion, Quantity.AREA_PER_LENGTH),
-                in(share, Quantity.AREA_PER_LENGTH),
-                in(leg, Quantity.AREA_PER_LENGTH));
+        if (Double.isFinite(share)) {
+            t.step(
+                    "use",
+                    "(At/s + share of Av/s) / (A/s)",
+                    "({0} + {1}) / {2}",
+                    (torsion + share) / leg,
+                    Quantity.UTILISATION,
+                    rules.legClause(),
+                    in(torsion, Quantity.AREA_PER_LENGTH),
+                    in(share, Quantity.AREA_PER_LENGTH),
+                    in(leg, Quantity.AREA_PER_LENGTH));
+        } else {
+            t.say("", "No ties carry the shear, which is past the limit of the concrete.", rules.limitClause());
+        }
         limit(c, axis, s, t);
     }
 }

@@ -275,6 +275,25 @@ class TorsionColumnsByHandTest {
         }
     }
 
+    /** Shear past the limit of the concrete: what is told stays finite, and fails. */
+    @Test
+    void shearThatNoTiesCarry() {
+        ModelBuilder b = twisted(1500e3, 800e3, 30e6);
+        Told t = told(b, ACI, USUAL);
+        t.silent("torsion-x");
+        assertTrue(t.of("torsion-y").utilisation() < 1);
+        assertFalse(t.of("shear-limit-x").satisfied());
+        assertFalse(t.of("shear-torsion-limit-x").satisfied());
+        t.design()
+                .checks()
+                .forEach(
+                        c -> assertTrue(Double.isFinite(c.demand()) && Double.isFinite(c.utilisation()), c.toString()));
+        ColumnContext c = ColumnContext.of(Sidesway.of(b.solve(), ACI), ACI);
+        ColumnStack stack = ColumnStacks.find(c.index()).get(0);
+        ColumnCheck.explain(stack, new ColumnCage(List.of(USUAL)), 0, c, 0, 0)
+                .forEach(s -> assertTrue(Double.isFinite(s.value()) || Double.isNaN(s.value()), s.toString()));
+    }
+
     /** The calculation ends with the numbers of the checks. */
     @Test
     void calculation() {

@@ -6624,6 +6624,7 @@ export interface components {
             contour: components["schemas"]["CurvePoint"][];
             atAxial: number | null;
             borne: components["schemas"]["Borne"] | null;
+            parts: components["schemas"]["Part"][];
         };
         Cut: {
             x: number;
@@ -7273,6 +7274,11 @@ export interface components {
             least: number;
             most: number;
             whole: boolean;
+        };
+        Part: {
+            kind: string;
+            mx: number;
+            my: number;
         };
         Person: {
             account: string;

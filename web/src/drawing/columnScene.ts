@@ -16,6 +16,29 @@ export function niceStep(range: number, wanted: number): number {
   return (f < 1.5 ? 1 : f < 3.5 ? 2 : f < 7.5 ? 5 : 10) * power
 }
 
+/** A part of a moment, from the end of the part before it. */
+export interface Chained {
+  kind: string
+  from: { mx: number; my: number }
+  to: { mx: number; my: number }
+}
+
+/** Parts of a moment one after the other, from nothing to the moment. */
+export function chainOf(parts: Curves['parts']): Chained[] {
+  const out: Chained[] = []
+  let from = { mx: 0, my: 0 }
+  for (const { kind, mx, my } of parts) {
+    const to = { mx: from.mx + mx, my: from.my + my }
+    out.push({ kind, from, to })
+    from = to
+  }
+  return out
+}
+
+/** So much of a moment as acts in the sense of another. */
+export const along = (q: { mx: number; my: number }, whole: { mx: number; my: number }) =>
+  bending(whole) > 0 ? (q.mx * whole.mx + q.my * whole.my) / bending(whole) : 0
+
 export const bending = (p: { mx: number; my: number }) => Math.hypot(p.mx, p.my)
 
 const ticksOf = (from: number, to: number, step: number) => {

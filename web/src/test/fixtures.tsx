@@ -567,6 +567,12 @@ export const curves: Curves = {
   ],
   atAxial: 0.93,
   borne: { least: 210, most: 3400 },
+  parts: [
+    { kind: 'sustained', mx: 200, my: 40 },
+    { kind: 'others', mx: 150, my: 50 },
+    { kind: 'eccentricity', mx: 0, my: 5 },
+    { kind: 'secondOrder', mx: 38, my: 7 },
+  ],
 }
 
 export const surface: Surface = {

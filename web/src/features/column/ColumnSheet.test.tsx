@@ -207,6 +207,25 @@ describe('the strength of a lift', () => {
     expect(plot).toHaveTextContent('N stays 1 890 kN')
   })
 
+  it('tells what the moments are made of, with an arrow for each part that is there', async () => {
+    open()
+    const table = await screen.findByRole('table', { name: 'What the moments are made of' })
+    expect(within(table).getByRole('row', { name: /other loads/ })).toHaveTextContent('other loads15050')
+    expect(within(table).getByRole('row', { name: /together/ })).toHaveTextContent('together388102')
+    await userEvent.click(screen.getByText('Mx – My'))
+    const plot = await screen.findByRole('img', { name: 'Moments about both axes' })
+    expect([...plot.querySelectorAll('.part title')].map((t) => t.textContent)).toEqual([
+      'sustained',
+      'other loads',
+      'eccentricity',
+      'second order',
+    ])
+    const last = plot.querySelector('.part.secondOrder polygon')!.getAttribute('points')!
+    const picked = plot.querySelector('.picked')!
+    expect(interaction.demands[0]).toMatchObject({ mx: 388, my: 102 })
+    expect(last.startsWith(`${picked.getAttribute('cx')},${picked.getAttribute('cy')} `)).toBe(true)
+  })
+
   it('says so where the axial force alone is too much', async () => {
     drawn.mockResolvedValue({ ...curves, atAxial: null })
     open()

@@ -1,11 +1,14 @@
 import type { Curves, Demand } from '../../api/client'
 import { line } from '../../drawing/beamScene'
-import { bending, plotOf } from '../../drawing/columnScene'
+import { along, bending, plotOf } from '../../drawing/columnScene'
 import { force, grouped, utilisation } from '../../lib/format'
 import { forceIn, momentIn, type Units } from '../../lib/units'
+import { PartArrows } from './MomentParts'
 
 export const W = 400
 export const H = 300
+/** Arrows that go back lie beside those that they take back. */
+const LANE = 4
 
 export interface PlotProps {
   curves: Curves
@@ -83,6 +86,10 @@ export function ForceMomentPlot({
           ))}
         </g>
       )}
+      <PartArrows
+        parts={curves.parts}
+        at={(q, lane) => [plot.x(along(q, picked)), plot.y(picked.p) + LANE * (lane - 1.5)]}
+      />
       {at && <circle className="on-curve" cx={plot.x(bending(at))} cy={plot.y(at.n)} r={5} />}
       <circle className="dot picked" cx={plot.x(bending(picked))} cy={plot.y(picked.p)} r={5} />
       <text x={W - 10} y={20} textAnchor="end" className="picked-words">

@@ -6,6 +6,7 @@ import type { Units } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
 import { ForceMomentPlot } from './ForceMomentPlot'
+import { PartTable } from './MomentParts'
 import { MomentsPlot } from './MomentsPlot'
 import { SurfacePlot } from './SurfacePlot'
 
@@ -83,6 +84,7 @@ function Panel({ id, mark, lift, demands, picked, units, onPick }: Props & { pic
       ) : (
         <Loading words="Working out the surface" />
       )}
+      {curves.data && <PartTable parts={curves.data.parts} units={units} />}
     </div>
   )
 }

@@ -3,6 +3,7 @@ import { roundPlotOf } from '../../drawing/columnScene'
 import { force, grouped, utilisation } from '../../lib/format'
 import { forceIn, momentIn } from '../../lib/units'
 import { Dots, H, W, type PlotProps } from './ForceMomentPlot'
+import { PartArrows } from './MomentParts'
 
 /** Moments about both axes against the strength under the axial force of the chosen combination. */
 export function MomentsPlot({ curves, demands, picked, units, onPick }: PlotProps) {
@@ -27,6 +28,7 @@ export function MomentsPlot({ curves, demands, picked, units, onPick }: PlotProp
       {at !== null && at > 0 && (
         <line className="ray" x1={plot.x(0)} y1={plot.y(0)} x2={plot.x(picked.mx / at)} y2={plot.y(picked.my / at)} />
       )}
+      <PartArrows parts={curves.parts} at={(q) => [plot.x(q.mx), plot.y(q.my)]} />
       <circle className="dot picked" cx={plot.x(picked.mx)} cy={plot.y(picked.my)} r={5} />
       <text x={8} y={16} className="picked-words">
         {at === null ? 'the force alone is too much' : utilisation(at)}

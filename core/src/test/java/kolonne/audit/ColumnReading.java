@@ -3,6 +3,7 @@ package kolonne.audit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Diaphragm;
@@ -488,8 +489,13 @@ final class ColumnReading {
     }
 
     private void shear() {
-        double sway = Math.max(magnifier(1), magnifier(2));
-        for (int k = 0; k < f.strength.size() && !Double.isInfinite(sway); k++) {
+        // an unstable storey fails by that; what is left to read is the analysis
+        double sway = IntStream.of(1, 2)
+                .mapToDouble(this::magnifier)
+                .filter(Double::isFinite)
+                .max()
+                .orElse(1);
+        for (int k = 0; k < f.strength.size(); k++) {
             double p = Double.POSITIVE_INFINITY;
             for (int i = 0; i < n; i++) {
                 p = Math.min(p, -f.at(l.member(), i, k, Analysis.N, 1));

@@ -5,8 +5,12 @@ import kolonne.core.explain.Trace;
 
 /** Torsion of solid sections with closed stirrups or ties. Torques are factored ones; what is asked for holds the reduction factor. */
 public interface Torsion {
-    /** Torque below which torsion may be neglected [Nmm]. */
-    double threshold(double fc, double acp, double pcp, Trace t);
+    /** Torque below which torsion may be neglected [Nmm]. @param square whether the corners of the outline are, as those of a rectangle */
+    double threshold(double fc, double acp, double pcp, boolean square, Trace t);
+
+    default double threshold(TorsionSection s, Trace t) {
+        return threshold(s.fc(), s.acp(), s.pcp(), !s.round(), t);
+    }
 
     /** What an axial force multiplies that torque by: more than 1 for compression, which is positive [N]. */
     double axialFactor(double nu, double ag, double fc, Trace t);

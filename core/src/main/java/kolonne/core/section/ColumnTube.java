@@ -63,7 +63,7 @@ public final class ColumnTube {
 
     /** Torque below which the torsion of a column may be neglected under an axial force, compression positive [Nmm]. */
     public static double threshold(Shape s, double fc, double nu, DesignCode code, Trace t) {
-        double plain = code.torsion().threshold(fc, s.A(), perimeter(s), t);
+        double plain = code.torsion().threshold(fc, s.A(), perimeter(s), !(s instanceof Shape.Circle), t);
         return plain * code.torsion().axialFactor(nu, s.A(), fc, t);
     }
 

@@ -35,8 +35,8 @@ public final class TorsionTube {
             double overhang = Math.min((s.width() - bw) / sides, Math.min(h - hf, 4 * hf));
             double with = acp + sides * overhang * hf;
             double around = pcp + 2 * sides * overhang;
-            if (code.torsion().threshold(fc, with, around, Trace.OFF)
-                    > code.torsion().threshold(fc, acp, pcp, Trace.OFF)) {
+            if (code.torsion().threshold(fc, with, around, true, Trace.OFF)
+                    > code.torsion().threshold(fc, acp, pcp, true, Trace.OFF)) {
                 acp = with;
                 pcp = around;
             }

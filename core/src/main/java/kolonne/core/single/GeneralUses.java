@@ -165,7 +165,7 @@ public final class GeneralUses implements Uses {
         }
         double area = s.outline().area();
         double threshold =
-                s.code().torsion().threshold(s.fc(), area, s.outline().perimeter(), t)
+                s.code().torsion().threshold(s.fc(), area, s.outline().perimeter(), false, t)
                         * s.code().torsion().axialFactor(p, area, s.fc(), t);
         // what passes it is out of scope: nothing is known of the ties
         out.add(use(

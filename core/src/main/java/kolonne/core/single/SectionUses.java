@@ -107,7 +107,7 @@ public final class SectionUses implements Uses {
             }
             Torsion t = s.code().torsion();
             TorsionSection tube = tube();
-            out.put("phiTthNmm", t.threshold(tube.fc(), tube.acp(), tube.pcp(), Trace.OFF));
+            out.put("phiTthNmm", t.threshold(tube, Trace.OFF));
             out.put("phiTcrNmm", t.cracking(tube, Trace.OFF));
             if (s.stirrup().spacing() > 0) {
                 out.put("phiTnNmm", s.stirrup().area() / s.stirrup().spacing() / t.legSteel(1, tube, Trace.OFF));
@@ -158,7 +158,7 @@ public final class SectionUses implements Uses {
         TorsionSection tube = tube();
         double torque = Math.abs(f.t());
         double v = Math.abs(f.vz());
-        boolean twists = torque > rules.threshold(tube.fc(), tube.acp(), tube.pcp(), t);
+        boolean twists = torque > rules.threshold(tube, t);
         double level = twists
                 ? Math.max(rules.longitudinalSteel(torque, tube, t), rules.longitudinalMinimum(torque, tube, t))
                         / levels().size()
@@ -177,14 +177,7 @@ public final class SectionUses implements Uses {
         use(out, "shear", v, shear.total(), Quantity.FORCE, s.code().shearClause(), t);
         use(out, "shear-limit", v, shear.limit(), Quantity.FORCE, s.code().shearLimitClause(), t);
         if (!twists) {
-            use(
-                    out,
-                    THRESHOLD,
-                    torque,
-                    rules.threshold(tube.fc(), tube.acp(), tube.pcp(), Trace.OFF),
-                    Quantity.MOMENT,
-                    rules.thresholdClause(),
-                    t);
+            use(out, THRESHOLD, torque, rules.threshold(tube, Trace.OFF), Quantity.MOMENT, rules.thresholdClause(), t);
             return out;
         }
         double needed = rules.legSteel(torque, tube, t)

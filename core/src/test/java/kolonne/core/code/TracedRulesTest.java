@@ -126,7 +126,7 @@ class TracedRulesTest {
     @Test
     void torsion() {
         Torsion en = EN.torsion();
-        steps("; 0.1 TRd,c", t -> en.threshold(30, 180_000, 1800, t));
+        steps("; 0.1 TRd,c", t -> en.threshold(30, 180_000, 1800, true, t));
         steps("TRd,c", t -> en.cracking(TUBE, t));
         steps("tef; At/s", t -> en.legSteel(20e6, TUBE, t));
         steps("ΣAsl", t -> en.longitudinalSteel(20e6, TUBE, t));

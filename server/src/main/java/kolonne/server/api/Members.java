@@ -20,9 +20,11 @@ import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.TiePlaces;
+import kolonne.core.column.cage.ColumnSteel;
 import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.check.LiftDemands;
+import kolonne.core.column.check.MomentParts;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.Quantities;
@@ -257,6 +259,7 @@ final class Members {
      * @param contour  strength in bending all round under the demand's axial force
      * @param atAxial  utilisation where the axial force stays as it is
      * @param borne    axial forces that bear the demand's moments; null where none does
+     * @param parts    of the demand's moments, which they add up to; empty where forces are typed
      */
     record CurvesDto(
             double angleDeg,
@@ -264,7 +267,11 @@ final class Members {
             List<CurvePoint> nominal,
             List<CurvePoint> contour,
             @MayBeNull Double atAxial,
-            @MayBeNull BorneDto borne) {}
+            @MayBeNull BorneDto borne,
+            List<PartDto> parts) {}
+
+    /** @param kind sustained, others (othersWithPDelta where the analysis has second order), eccentricity or secondOrder; moments [kNm] */
+    record PartDto(String kind, double mx, double my) {}
 
     /** A range of axial forces, compression positive [kN]. */
     record BorneDto(double least, double most) {}
@@ -623,7 +630,8 @@ final class Members {
     static CurvesDto curves(
             BuildingDesign d, ColumnDesign c, int number, int combination, int demand, Optional<Integer> degrees) {
         ColumnDesign.LiftDesign l = liftOf(c, number);
-        LiftDemands.Demand q = LiftDemands.of(l.lift(), l.cage(), d.contexts().of(c.stack())).stream()
+        LiftDemands demands = new LiftDemands(l.lift(), d.contexts().of(c.stack()));
+        LiftDemands.Demand q = demands.all(ColumnSteel.of(l.lift(), l.cage(), c.basis())).stream()
                 .filter(o -> o.combination() == combination && o.number() == demand)
                 .findFirst()
                 .orElseThrow(() -> new NoSuchElementException("The lift has no such demand."));
@@ -639,7 +647,18 @@ final class Members {
                 points(curve.nominal()),
                 points(SurfaceCurves.contour(surface, q.p())),
                 strength > 0 && q.stable() ? Math.hypot(q.mx(), q.my()) / strength : null,
-                borne(surface, q.p(), q.mx(), q.my()));
+                borne(surface, q.p(), q.mx(), q.my()),
+                parts(demands.parts(q)));
+    }
+
+    private static List<PartDto> parts(MomentParts p) {
+        MomentParts.Part x = p.x();
+        MomentParts.Part y = p.y();
+        return List.of(
+                new PartDto("sustained", x.sustained() / 1e6, y.sustained() / 1e6),
+                new PartDto(p.pDelta() ? "othersWithPDelta" : "others", x.others() / 1e6, y.others() / 1e6),
+                new PartDto("eccentricity", x.eccentricity() / 1e6, y.eccentricity() / 1e6),
+                new PartDto("secondOrder", x.secondOrder() / 1e6, y.secondOrder() / 1e6));
     }
 
     /** Null where no axial force bears the moments. */

@@ -214,7 +214,8 @@ final class SectionRoutes {
                 Members.points(curve.nominal()),
                 Members.points(SurfaceCurves.contour(s, -f.n())),
                 Double.isFinite(at) ? at : null,
-                Members.borne(s, -f.n(), f.my(), f.mz()));
+                Members.borne(s, -f.n(), f.my(), f.mz()),
+                List.of());
     }
 
     private static StrainsDto strains(Uses uses, SingleSection.Forces f, int along) {

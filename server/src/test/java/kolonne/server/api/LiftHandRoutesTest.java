@@ -206,6 +206,14 @@ class LiftHandRoutesTest {
         assertEquals(
                 worst.get("p").asDouble(), curves.get("contour").get(5).get("n").asDouble(), 1e-9);
         assertTrue(curves.get("atAxial").asDouble() > 0);
+        for (String m : List.of("mx", "my")) {
+            double sum = 0;
+            for (JsonNode part : curves.get("parts")) {
+                sum += part.get(m).asDouble();
+            }
+            assertEquals(worst.get(m).asDouble(), sum, 1e-6, "the parts add up to " + m);
+        }
+        assertEquals("sustained", curves.get("parts").get(0).get("kind").asText());
         assertEquals(30, s.get(at + "&angle=30").get("angleDeg").asDouble(), 1e-9);
         s.ask(400, "GET", at + "&angle=999", null);
         s.ask(404, "GET", "/members/" + mark + "/curves?lift=0&combination=99999&demand=0", null);

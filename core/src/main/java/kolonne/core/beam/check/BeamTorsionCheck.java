@@ -333,7 +333,7 @@ final class BeamTorsionCheck {
                 "Torsion",
                 context.combinations() == 0 ? "" : context.combinationName(p.comboT()),
                 rules.thresholdClause());
-        rules.threshold(of.section().fc(), of.section().acp(), of.section().pcp(), t);
+        rules.threshold(of.section(), t);
         String use = basis.designCode().notation().uses().torsion();
         t.step(
                 use,

@@ -33,7 +33,7 @@ public final class BeamTorsion {
         this.sideLevels = sideLevels;
         rules = basis.designCode().torsion();
         section = section(span, basis, stirrup, bar);
-        threshold = rules.threshold(section.fc(), section.acp(), section.pcp(), Trace.OFF);
+        threshold = rules.threshold(section, Trace.OFF);
         double low = Double.POSITIVE_INFINITY;
         double high = Double.NEGATIVE_INFINITY;
         for (int i = 0; i < torques.length; i++) {

@@ -22,7 +22,7 @@ final class AciTorsion implements Torsion {
 
     /** φ 0.083 λ √f'c Acp² / pcp (φ λ √f'c in psi), table 22.7.4.1 a. */
     @Override
-    public double threshold(double fc, double acp, double pcp, Trace t) {
+    public double threshold(double fc, double acp, double pcp, boolean square, Trace t) {
         return tube("φTth", "0.083", "", form.rootStress(0.083, 1, fc), acp, pcp, thresholdClause(), t);
     }
 

@@ -39,10 +39,12 @@ final class EnTorsion implements Torsion {
     }
 
     @Override
-    public double threshold(double fc, double acp, double pcp, Trace t) {
+    public double threshold(double fc, double acp, double pcp, boolean square, Trace t) {
         // without links known the wall is A / u thick
         double tef = acp / pcp;
-        double trdc = code.fctd(fc) * tef * 2 * (acp - pcp * tef / 2 + tef * tef);
+        // along the middle of the wall; of all corners round ones lose least by it
+        double ak = acp - pcp * tef / 2 + (square ? 1 : Math.PI / 4) * tef * tef;
+        double trdc = code.fctd(fc) * tef * 2 * ak;
         if (t.on()) {
             t.say(
                     "",

@@ -488,8 +488,9 @@ public final class ColumnCheck {
             second.steps().forEach(t::step);
         }
         t.step(code.notation().column().axial(), "compression positive", "", d.p(), Quantity.FORCE, Clause.NONE);
-        t.step(code.notation().column().momentX(), "about the width's axis", "", d.mx(), Quantity.MOMENT, Clause.NONE);
-        t.step(code.notation().column().momentY(), "about the depth's axis", "", d.my(), Quantity.MOMENT, Clause.NONE);
+        MomentParts parts = demands.parts(d);
+        moment(code.notation().column().momentX(), "about the width's axis", d.mx(), parts.x(), t);
+        moment(code.notation().column().momentY(), "about the depth's axis", d.my(), parts.y(), t);
         strength(lift, cage, context, d, code, t);
         shear(lift, cage, context, demands, combination, t);
         new ColumnTorsion(lift, cage, context, demands).explain(combination, here, t);
@@ -510,6 +511,20 @@ public final class ColumnCheck {
         t.say("Lift", "Worst of every other check", Clause.NONE);
         c.governing.results().forEach(r -> r.explain(t));
         return t.steps();
+    }
+
+    private static void moment(String symbol, String axis, double m, MomentParts.Part p, Trace t) {
+        t.step(
+                symbol,
+                axis + ": sustained + other loads + eccentricity + second order",
+                "{0} + {1} + {2} + {3}",
+                m,
+                Quantity.MOMENT,
+                Clause.NONE,
+                in(p.sustained(), Quantity.MOMENT),
+                in(p.others(), Quantity.MOMENT),
+                in(p.eccentricity(), Quantity.MOMENT),
+                in(p.secondOrder(), Quantity.MOMENT));
     }
 
     /** What of the second order the analysis has put into the forces, so that it is not added again. */

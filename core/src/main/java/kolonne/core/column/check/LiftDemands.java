@@ -41,6 +41,7 @@ public final class LiftDemands {
      * @param mx        about the section's x axis, magnified [Nmm]; my about y
      * @param factor    largest magnifier in it; infinite where the lift or its storey is unstable
      * @param magnified whether the moments are those of a slender lift, wherever along it they are largest
+     * @param origin    what it takes to tell the parts of its moments
      */
     public record Demand(
             int combination,
@@ -51,7 +52,8 @@ public final class LiftDemands {
             double mx,
             double my,
             double factor,
-            boolean magnified) {
+            boolean magnified,
+            MomentParts.Origin origin) {
         public boolean stable() {
             return Double.isFinite(factor);
         }
@@ -186,7 +188,8 @@ public final class LiftDemands {
                         eccentric(f.mx[i], f.p[i], ofX, lift.aboutX(), depth()),
                         eccentric(f.my[i], f.p[i], ofY, lift.aboutY(), width()),
                         factor,
-                        false));
+                        false,
+                        MomentParts.Origin.at(i)));
             }
         }
         slender(c, ofX, ofY, steel, before, out, t);
@@ -243,8 +246,10 @@ public final class LiftDemands {
         // a section that is not alike about its axes may bow either way
         int ways = lift.legged() ? 4 : 1;
         for (int way = 0; way < ways; way++) {
-            double mx = way % 2 == 0 ? signed(x, f.alongX) : against(x, f.alongX);
-            double my = way / 2 == 0 ? signed(y, f.alongY) : against(y, f.alongY);
+            boolean againstX = way % 2 == 1;
+            boolean againstY = way / 2 == 1;
+            double mx = bow(x, f.alongX.most(), againstX);
+            double my = bow(y, f.alongY.most(), againstY);
             out.add(new Demand(
                     c,
                     out.size() - before,
@@ -254,16 +259,28 @@ public final class LiftDemands {
                     eccentric(mx, f.greatest, ofX, lift.aboutX(), depth()),
                     eccentric(my, f.greatest, ofY, lift.aboutY(), width()),
                     Math.max(x.factor() * sway.deltaMx(), y.factor() * sway.deltaMy()),
-                    true));
+                    true,
+                    new MomentParts.Origin(-1, x, againstX, y, againstY)));
         }
     }
 
     /** The other way than the largest moment of the analysis: the least moment where that decides, else what the lift adds to its moments. */
-    private static double against(Slenderness.Magnified m, LiftForces.Along along) {
-        double own = Math.abs(along.most());
+    private static double against(Slenderness.Magnified m, double most) {
+        double own = Math.abs(most);
         boolean least = m.moment() > m.factor() * own * (1 + 1e-9);
         double size = Double.isInfinite(m.moment()) ? own : least ? m.moment() : m.moment() - own;
-        return along.most() < 0 ? size : -size;
+        return most < 0 ? size : -size;
+    }
+
+    /** The moment of a lift that bows the way that the analysis bends it most, or against it. */
+    static double bow(Slenderness.Magnified m, double most, boolean against) {
+        return against ? against(m, most) : signed(m, most);
+    }
+
+    /** What the moments of a demand of this lift are made of. */
+    public MomentParts parts(Demand q) {
+        boolean pDelta = sway.heldMx() > 1 || sway.heldMy() > 1;
+        return MomentParts.of(q, lift, forces[q.combination()], d, pDelta);
     }
 
     /** An ell buckles about the axis of its least inertia, whichever way it bends. */
@@ -272,9 +289,9 @@ public final class LiftDemands {
     }
 
     /** The magnified moment in the sense of the largest of the analysis, and that one where the lift buckles: it fails by its magnifier. */
-    private static double signed(Slenderness.Magnified m, LiftForces.Along along) {
-        double size = Double.isInfinite(m.moment()) ? Math.abs(along.most()) : m.moment();
-        return along.most() < 0 ? -size : size;
+    private static double signed(Slenderness.Magnified m, double most) {
+        double size = Double.isInfinite(m.moment()) ? Math.abs(most) : m.moment();
+        return most < 0 ? -size : size;
     }
 
     /** Effective length: that between restraints, braced, since sway moments are magnified on their own; twice it where nothing holds the head and no such magnifier is known. */

@@ -61,7 +61,7 @@ public final class LiftForces {
     }
 
     /** Number of the i-th station from the foot. */
-    static int station(ColumnStack.Part part, int count, int i) {
+    public static int station(ColumnStack.Part part, int count, int i) {
         return part.upwards() ? i : count - 1 - i;
     }
 

@@ -87,8 +87,8 @@ class Aci318Test {
                 Aci318.US.beamMinimumSteel(fc, 413.7, 300, 540, Trace.OFF),
                 Aci318.SI.beamMinimumSteel(fc, 413.7, 300, 540, Trace.OFF));
         near(
-                Aci318.US.torsion().threshold(fc, 180_000, 1800, Trace.OFF),
-                Aci318.SI.torsion().threshold(fc, 180_000, 1800, Trace.OFF));
+                Aci318.US.torsion().threshold(fc, 180_000, 1800, true, Trace.OFF),
+                Aci318.SI.torsion().threshold(fc, 180_000, 1800, true, Trace.OFF));
         near(
                 Aci318.US.detailing().crackSpacing(413.7, 50),
                 Aci318.SI.detailing().crackSpacing(413.7, 50));

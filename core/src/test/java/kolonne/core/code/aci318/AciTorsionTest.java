@@ -37,7 +37,7 @@ class AciTorsionTest {
     @Test
     void thresholdAndCracking() {
         // 0.75 x 63.2456 x 336^2 / 76 = 70 462 lb in; cracking is four times that
-        assertEquals(70_462, US.threshold(SECTION.fc(), SECTION.acp(), SECTION.pcp(), Trace.OFF) / (LB * IN), 2);
+        assertEquals(70_462, US.threshold(SECTION.fc(), SECTION.acp(), SECTION.pcp(), true, Trace.OFF) / (LB * IN), 2);
         assertEquals(281_846, US.cracking(SECTION, Trace.OFF) / (LB * IN), 6);
     }
 
@@ -124,7 +124,7 @@ class AciTorsionTest {
     @Test
     void everyStepIsExplained() {
         Trace t = Trace.recording();
-        SI.threshold(30, 210_000, 1900, t);
+        SI.threshold(30, 210_000, 1900, true, t);
         TorsionSection s = new TorsionSection(30, 420, 420, 350, 600, 210_000, 1900, 140_000, 1570, 60);
         SI.cracking(s, t);
         SI.legSteel(5e7, s, t);

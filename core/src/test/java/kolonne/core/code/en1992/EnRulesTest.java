@@ -175,7 +175,7 @@ class EnRulesTest {
         near(200, t.stirrupSpacing(new TorsionSection(30, 500, 500, 200, 700, 140_000, 1800, 0, 0, 50)));
         near(350, t.barSpacing());
         double tef = 150_000 / 1600.0;
-        near(0.1 * fctd * tef * 2 * (300 - tef) * (500 - tef), t.threshold(30, 150_000, 1600, Trace.OFF));
+        near(0.1 * fctd * tef * 2 * (300 - tef) * (500 - tef), t.threshold(30, 150_000, 1600, true, Trace.OFF));
         assertFalse(t.flangeCounts());
         assertEquals(0, t.longitudinalMinimum(20e6, s, Trace.OFF) + t.leastBar(300) + t.extension(300, 450), 0);
     }

@@ -347,14 +347,17 @@ class ColumnChecksByHandTest {
                         .distinct()
                         .count(),
                 "head with one sense, foot with the other");
-        LiftDemands.Demand middle = new LiftDemands.Demand(0, 0, LiftDemands.Place.MIDDLE, 0.503, 0, 0, 0, 1, false);
+        LiftDemands.Demand middle =
+                new LiftDemands.Demand(0, 0, LiftDemands.Place.MIDDLE, 0.503, 0, 0, 0, 1, false, null);
         assertEquals("middle", ColumnCheck.words(middle));
         assertEquals(
                 "0.51 of the height",
-                ColumnCheck.words(new LiftDemands.Demand(0, 0, LiftDemands.Place.MIDDLE, 0.506, 0, 0, 0, 1, false)));
+                ColumnCheck.words(
+                        new LiftDemands.Demand(0, 0, LiftDemands.Place.MIDDLE, 0.506, 0, 0, 0, 1, false, null)));
         assertEquals(
                 "0.49 of the height",
-                ColumnCheck.words(new LiftDemands.Demand(0, 0, LiftDemands.Place.MIDDLE, 0.494, 0, 0, 0, 1, false)));
+                ColumnCheck.words(
+                        new LiftDemands.Demand(0, 0, LiftDemands.Place.MIDDLE, 0.494, 0, 0, 0, 1, false, null)));
     }
 
     /** An ell that is drawn from its head. */

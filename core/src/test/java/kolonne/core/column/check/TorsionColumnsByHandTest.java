@@ -78,6 +78,13 @@ class TorsionColumnsByHandTest {
                         3e6,
                         0.75 * 0.083 * ROOT * area * area / (Math.PI * 500),
                         "22.7.4.1");
+        // a tenth of 2 Ak t fctd with a wall of 500/4, along the circle of 375 in its middle; fctd = 0.7 × 0.3 ×
+        // 30^(2/3) / 1.5
+        told(
+                        post(new Shape.Circle(500), 0, 0, 0, 0, 0, 3e6),
+                        EN,
+                        new ColumnCage.LiftCage(new RingBars(8, T25), T10, 150))
+                .tells("torsion-threshold", Cause.TORSION, 3e6, 3.7319e6, "6.3.1");
     }
 
     /** 22.7.6.1 with Ao = 0.85 Aoh, and 22.7.7.1 without shear; 9.7.6.3.3, 9.7.5.1, 9.7.5.2. */

@@ -40,7 +40,29 @@ public interface Slenderness {
             double fy,
             double ag,
             Bars bars,
-            double imperfection) {}
+            double imperfection) {
+        /** The same with other bars. */
+        public Lift with(Bars other) {
+            return new Lift(
+                    m1,
+                    m2,
+                    lu,
+                    k,
+                    r,
+                    ei,
+                    h,
+                    pu,
+                    sustained,
+                    sustainedMoment,
+                    transverse,
+                    sways,
+                    fc,
+                    fy,
+                    ag,
+                    other,
+                    imperfection);
+        }
+    }
 
     /**
      * All bars of a lift where it bends about one axis.

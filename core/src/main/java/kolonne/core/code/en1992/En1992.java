@@ -34,6 +34,11 @@ public final class En1992 implements DesignCode {
     private static final Map<Map<String, Double>, En1992> MADE = new ConcurrentHashMap<>();
 
     private final EnParameters p;
+    /** Asked for by every section under every combination. */
+    private final double alphaCc;
+
+    private final double gammaC;
+    private final double gammaS;
     private final EnShear shear;
     private final EnTorsion torsion;
     private final Detailing detailing;
@@ -45,6 +50,9 @@ public final class En1992 implements DesignCode {
 
     private En1992(Map<String, Double> national) {
         p = EnParameters.of(national);
+        alphaCc = p.get("alphaCc");
+        gammaC = p.get("gammaC");
+        gammaS = p.get("gammaS");
         shear = new EnShear(this, p);
         torsion = new EnTorsion(this, shear);
         detailing = new EnDetailing(this, p);
@@ -72,12 +80,12 @@ public final class En1992 implements DesignCode {
 
     /** fcd = αcc fck / γC (3.15). */
     double fcd(double fck) {
-        return p.get("alphaCc") * fck / p.get("gammaC");
+        return alphaCc * fck / gammaC;
     }
 
     /** fctd = αct fctk,0.05 / γC (3.16). */
     double fctd(double fck) {
-        return p.get("alphaCt") * EnConcrete.fctk(fck) / p.get("gammaC");
+        return p.get("alphaCt") * EnConcrete.fctk(fck) / gammaC;
     }
 
     /** C12/15 to C90/105 (table 3.1). */
@@ -105,7 +113,7 @@ public final class En1992 implements DesignCode {
     /** fyd = fyk / γS (3.2.7(2)). */
     @Override
     public double designSteel(double fy) {
-        return fy / p.get("gammaS");
+        return fy / gammaS;
     }
 
     @Override

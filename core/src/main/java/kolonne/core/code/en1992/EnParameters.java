@@ -1,5 +1,6 @@
 package kolonne.core.code.en1992;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -55,10 +56,11 @@ public final class EnParameters {
             new Parameter("creep", "φ(∞, t0), creep coefficient", "3.1.4", 2.0, 0, 4),
             new Parameter("shrinkage", "εcs, total shrinkage in thousandths", "3.1.4(6)", 0.3, 0, 1));
 
-    private final Map<String, Double> given;
+    private final Map<String, Double> values;
 
     private EnParameters(Map<String, Double> given) {
-        this.given = Map.copyOf(given);
+        values = new HashMap<>(RECOMMENDED);
+        values.putAll(given);
     }
 
     /** Recommended values, less those given. */
@@ -67,8 +69,7 @@ public final class EnParameters {
     }
 
     double get(String key) {
-        Double v = given.get(key);
-        return v != null ? v : RECOMMENDED.get(key);
+        return values.get(key);
     }
 
     private static final Map<String, Double> RECOMMENDED = recommended();

@@ -14,15 +14,34 @@ final class EnShear {
     private static final double LEVER = 0.9;
 
     private final En1992 code;
-    private final EnParameters p;
+    /** National parameters. */
+    private final double linkMinimum;
+
+    private final double nuFactor;
+
+    private final double cotMost;
+
+    private final double cRdc;
+
+    private final double gammaC;
+
+    private final double vMin;
+
+    private final double k1Shear;
 
     EnShear(En1992 code, EnParameters p) {
         this.code = code;
-        this.p = p;
+        linkMinimum = p.get("linkMinimum");
+        nuFactor = p.get("nu");
+        cotMost = p.get("cotMost");
+        cRdc = p.get("cRdc");
+        gammaC = p.get("gammaC");
+        vMin = p.get("vMin");
+        k1Shear = p.get("k1Shear");
     }
 
     ShearStrength strength(ShearInput s, Trace t) {
-        double minimum = p.get("linkMinimum") * Math.sqrt(s.fc()) / s.fyt() * s.bw();
+        double minimum = linkMinimum * Math.sqrt(s.fc()) / s.fyt() * s.bw();
         double alone = concrete(s, t);
         double cot = cot(s);
         double links = s.avs() * LEVER * s.d() * fywd(s) * cot;
@@ -81,7 +100,7 @@ final class EnShear {
 
     /** ν = ν1 = 0.6 (1 − fck / 250), (6.6N). */
     double nu(double fck) {
-        return p.get("nu") * (1 - fck / 250);
+        return nuFactor * (1 - fck / 250);
     }
 
     /** Strut strength, αcw = 1. */
@@ -92,7 +111,7 @@ final class EnShear {
     /** The flattest strut at which links and strut are equally strong. */
     private double cot(ShearInput s) {
         double ratio = nu(s.fc()) * code.fcd(s.fc()) * s.bw() / (s.avs() * fywd(s)) - 1;
-        return Math.max(1, Math.min(p.get("cotMost"), Math.sqrt(Math.max(0, ratio))));
+        return Math.max(1, Math.min(cotMost, Math.sqrt(Math.max(0, ratio))));
     }
 
     /** VRd,c (6.2.a, 6.2.b). */
@@ -100,9 +119,9 @@ final class EnShear {
         double k = Math.min(2, 1 + Math.sqrt(200 / s.d()));
         double rho = Math.min(0.02, s.rhoW());
         double sigma = Math.min(s.nu() / s.ag(), 0.2 * code.fcd(s.fc()));
-        double main = p.get("cRdc") / p.get("gammaC") * k * Math.cbrt(100 * rho * s.fc());
-        double least = p.get("vMin") * Math.pow(k, 1.5) * Math.sqrt(s.fc());
-        double v = Math.max(0, Math.max(main, least) + p.get("k1Shear") * sigma) * s.bw() * s.d();
+        double main = cRdc / gammaC * k * Math.cbrt(100 * rho * s.fc());
+        double least = vMin * Math.pow(k, 1.5) * Math.sqrt(s.fc());
+        double v = Math.max(0, Math.max(main, least) + k1Shear * sigma) * s.bw() * s.d();
         if (t.on()) {
             t.step(
                     "VRd,c",
@@ -113,7 +132,7 @@ final class EnShear {
                     Clause.of("6.2.2(1)"),
                     in(main, Quantity.STRESS),
                     in(least, Quantity.STRESS),
-                    in(p.get("k1Shear") * sigma, Quantity.STRESS),
+                    in(k1Shear * sigma, Quantity.STRESS),
                     in(s.bw(), Quantity.LENGTH),
                     in(s.d(), Quantity.LENGTH));
         }
@@ -127,7 +146,7 @@ final class EnShear {
         if (sine > 1) {
             return Double.POSITIVE_INFINITY;
         }
-        double cot = Math.min(p.get("cotMost"), 1 / Math.tan(0.5 * Math.asin(sine)));
+        double cot = Math.min(cotMost, 1 / Math.tan(0.5 * Math.asin(sine)));
         return v / (LEVER * s.d() * fywd(s) * cot);
     }
 

@@ -18,11 +18,20 @@ final class EnSlenderness implements Slenderness {
     private static final double CONSTANT = Math.PI * Math.PI / 8;
 
     private final En1992 code;
-    private final EnParameters p;
+    /** φ(∞, t0). */
+    private final double creepAtEnd;
+    /** The nation's 20 in λlim. */
+    private final double limitFactor;
+
+    private final double gammaCE;
+    private final boolean byStiffness;
 
     EnSlenderness(En1992 code, EnParameters p) {
         this.code = code;
-        this.p = p;
+        creepAtEnd = p.get("creep");
+        limitFactor = p.get("slenderness");
+        gammaCE = p.get("gammaCE");
+        byStiffness = p.get("secondOrder") == EnParameters.STIFFNESS;
     }
 
     @Override
@@ -34,11 +43,11 @@ final class EnSlenderness implements Slenderness {
             return new Magnified(l.m2(), 1, false);
         }
         double omega = l.bars().area() * code.designSteel(l.fy()) / (l.ag() * code.fcd(l.fc()));
-        double creep = p.get("creep") * l.sustainedMoment();
+        double creep = creepAtEnd * l.sustainedMoment();
         // m1 is negative in single curvature here, rm = M01 / M02 positive there; loads between the ends and sidesway
         // take rm = 1
         double rm = l.transverse() || l.sways() || l.m2() <= 0 ? 1 : -l.m1() / l.m2();
-        double limit = p.get("slenderness") / (1 + 0.2 * creep) * Math.sqrt(1 + 2 * omega) * (1.7 - rm) / Math.sqrt(n);
+        double limit = limitFactor / (1 + 0.2 * creep) * Math.sqrt(1 + 2 * omega) * (1.7 - rm) / Math.sqrt(n);
         if (t.on()) {
             t.step(
                     "φef",
@@ -47,7 +56,7 @@ final class EnSlenderness implements Slenderness {
                     creep,
                     Quantity.NUMBER,
                     Clause.of("5.8.4(2)"),
-                    in(p.get("creep"), Quantity.NUMBER),
+                    in(creepAtEnd, Quantity.NUMBER),
                     in(l.sustainedMoment(), Quantity.NUMBER));
             t.step(
                     "λ",
@@ -73,16 +82,12 @@ final class EnSlenderness implements Slenderness {
         if (Bound.within(lambda, limit)) {
             return new Magnified(l.m2(), 1, false);
         }
-        return byStiffness() ? stiffness(l, l0, lambda, n, creep, t) : curvature(l, l0, lambda, n, omega, creep, t);
+        return byStiffness ? stiffness(l, l0, lambda, n, creep, t) : curvature(l, l0, lambda, n, omega, creep, t);
     }
 
     @Override
     public double lengthFactor(ColumnEnd foot, ColumnEnd head, boolean moves, Trace t) {
         return EnLengthFactor.of(foot, head, moves, t);
-    }
-
-    private boolean byStiffness() {
-        return p.get("secondOrder") == EnParameters.STIFFNESS;
     }
 
     /** (5.32): end moments as one that is the same all along; opposite signs make M01 negative. */
@@ -161,7 +166,7 @@ final class EnSlenderness implements Slenderness {
         double kc = k1 * k2 / (1 + creep);
         // below (5.21)'s least steel the bars do not count
         double ks = l.bars().area() >= 0.002 * l.ag() ? 1 : 0;
-        double ei = kc * l.ei() / p.get("gammaCE") + ks * Steel.ES * l.bars().inertia();
+        double ei = kc * l.ei() / gammaCE + ks * Steel.ES * l.bars().inertia();
         double buckling = Math.PI * Math.PI * ei / (l0 * l0);
         double rest = buckling / l.pu() - 1;
         double factor = rest <= 0 ? Double.POSITIVE_INFINITY : 1 + CONSTANT / rest;
@@ -218,7 +223,7 @@ final class EnSlenderness implements Slenderness {
 
     @Override
     public Clause bracedClause() {
-        return Clause.of(byStiffness() ? "5.8.7" : "5.8.8");
+        return Clause.of(byStiffness ? "5.8.7" : "5.8.8");
     }
 
     @Override

@@ -78,11 +78,21 @@ public final class ColumnCheck {
 
     /** Checks all lifts of a stack. */
     public static ColumnDesign run(ColumnStack stack, ColumnCage cage, ColumnContext context) {
+        return run(
+                stack,
+                cage,
+                context,
+                stack.lifts().stream().map(l -> new LiftDemands(l, context)).toList());
+    }
+
+    /** The same with demands that are known already, lift by lift. */
+    public static ColumnDesign run(
+            ColumnStack stack, ColumnCage cage, ColumnContext context, List<LiftDemands> demands) {
         List<ColumnDesign.LiftDesign> out = new ArrayList<>();
         LiftDemands over = null;
         for (int i = stack.lifts().size() - 1; i >= 0; i--) {
             ColumnStack.Lift l = stack.lifts().get(i);
-            LiftDemands d = new LiftDemands(l, context);
+            LiftDemands d = demands.get(i);
             out.add(
                     0,
                     new ColumnCheck(stack, cage, l, context, d)
@@ -152,12 +162,12 @@ public final class ColumnCheck {
                 if (governing.governs(CheckKind.COLUMN_AXIAL_BENDING, hit.utilisation())) {
                     worst = d;
                 }
-                governing.offer(
+                offer(
                         CheckKind.COLUMN_AXIAL_BENDING,
                         m,
                         m / hit.utilisation(),
                         hit.utilisation(),
-                        at(name(d.combination()), words(d)),
+                        d,
                         code.axialBendingClause());
             }
         }
@@ -180,13 +190,7 @@ public final class ColumnCheck {
     private void axialLimit(StrengthSurface surface, LiftDemands.Demand d) {
         if (d.p() > 0) {
             double cap = surface.axialCap();
-            governing.offer(
-                    CheckKind.COLUMN_AXIAL_LIMIT,
-                    d.p(),
-                    cap,
-                    d.p() / cap,
-                    at(name(d.combination()), words(d)),
-                    code.axialCapClause());
+            offer(CheckKind.COLUMN_AXIAL_LIMIT, d.p(), cap, d.p() / cap, d, code.axialCapClause());
         }
     }
 
@@ -194,13 +198,21 @@ public final class ColumnCheck {
         double limit = code.slenderness().greatestFactor();
         double factor = d.stable() ? d.factor() * demands.sway().whole() : d.factor();
         if (factor > 1 && (Double.isFinite(limit) || !d.stable())) {
-            governing.offer(
+            offer(
                     CheckKind.COLUMN_SECOND_ORDER,
                     factor,
                     limit,
                     factor / limit,
-                    at(name(d.combination()), words(d)),
+                    d,
                     code.slenderness().greatestFactorClause());
+        }
+    }
+
+    /** Its place is put into words only where it governs. */
+    private void offer(
+            CheckKind kind, double demand, double capacity, double use, LiftDemands.Demand d, Clause clause) {
+        if (governing.governs(kind, use)) {
+            governing.offer(kind, demand, capacity, use, at(name(d.combination()), words(d)), clause);
         }
     }
 

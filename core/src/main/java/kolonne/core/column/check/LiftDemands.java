@@ -1,6 +1,7 @@
 package kolonne.core.column.check;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
@@ -17,7 +18,8 @@ import kolonne.core.shape.Shape;
 
 /**
  * The forces a lift is checked for, combination by combination: at the foot, the head and every station between them where the forces leave
- * the straight line; and, in a slender lift, the magnified largest moment of each axis anywhere along its unbraced length.
+ * the straight line; and, in a slender lift, the magnified largest moment of each axis anywhere along its unbraced length. What does not depend on the
+ * bars is kept, and the demands with the bars that were asked for last. For one thread.
  */
 public final class LiftDemands {
     /** Where a demand is; {@code MIDDLE} is anywhere between the ends. */
@@ -88,6 +90,18 @@ public final class LiftDemands {
     /** Height of every station above the foot [mm]. */
     private final double[] heights;
 
+    private final double inertiaX;
+    private final double inertiaY;
+    /** Stations of each combination at which it is checked; null where not asked yet, as all that is kept. */
+    private final int[][] stations;
+    /** Lifts of each combination about x, then about y, without imperfection, then with it; without bars. */
+    private final Slenderness.Lift[][] plain = new Slenderness.Lift[4][];
+
+    private final double[][] shears = new double[2][];
+    private double[] torques;
+    private ColumnSteel asked;
+    private List<Demand> answered;
+
     public LiftDemands(ColumnStack.Lift lift, ColumnContext context) {
         this.lift = lift;
         this.context = context;
@@ -119,6 +133,12 @@ public final class LiftDemands {
         for (int c = 0; c < forces.length; c++) {
             forces[c] = new LiftForces(lift, d, c, finite(sway.deltaMx()), finite(sway.deltaMy()));
         }
+        inertiaX = inertia(lift.section().shape(), true);
+        inertiaY = inertia(lift.section().shape(), false);
+        stations = new int[forces.length][];
+        for (int i = 0; i < plain.length; i++) {
+            plain[i] = new Slenderness.Lift[forces.length];
+        }
     }
 
     /** What moments are multiplied by: an unstable storey fails by its magnifier, not by infinite moments. */
@@ -141,11 +161,15 @@ public final class LiftDemands {
 
     /** Combination by combination. */
     public List<Demand> all(ColumnSteel steel) {
-        List<Demand> out = new ArrayList<>(4 * d.count());
-        for (int c = 0; c < d.count(); c++) {
-            of(c, steel, out, Trace.OFF);
+        if (!steel.equals(asked)) {
+            List<Demand> out = new ArrayList<>(4 * d.count());
+            for (int c = 0; c < d.count(); c++) {
+                of(c, steel, out, Trace.OFF);
+            }
+            asked = steel;
+            answered = Collections.unmodifiableList(out);
         }
-        return out;
+        return answered;
     }
 
     /** The demands of a combination. */
@@ -176,23 +200,31 @@ public final class LiftDemands {
         LiftForces f = forces[c];
         double factor = Math.max(sway.deltaMx(), sway.deltaMy());
         int last = heights.length - 1;
-        for (int i = 0; i <= last; i++) {
-            Place place = i == 0 ? Place.FOOT : i == last ? Place.HEAD : Place.MIDDLE;
-            if (place != Place.MIDDLE || i == last / 2 || f.leavesTheLine(heights, i)) {
-                out.add(new Demand(
-                        c,
-                        out.size() - before,
-                        place,
-                        heights[last] > 0 ? heights[i] / heights[last] : 0,
-                        f.p[i],
-                        eccentric(f.mx[i], f.p[i], ofX, lift.aboutX(), depth()),
-                        eccentric(f.my[i], f.p[i], ofY, lift.aboutY(), width()),
-                        factor,
-                        false,
-                        MomentParts.Origin.at(i)));
-            }
+        for (int i : stations(c)) {
+            out.add(new Demand(
+                    c,
+                    out.size() - before,
+                    i == 0 ? Place.FOOT : i == last ? Place.HEAD : Place.MIDDLE,
+                    heights[last] > 0 ? heights[i] / heights[last] : 0,
+                    f.p[i],
+                    eccentric(f.mx[i], f.p[i], ofX, lift.aboutX(), depth()),
+                    eccentric(f.my[i], f.p[i], ofY, lift.aboutY(), width()),
+                    factor,
+                    false,
+                    MomentParts.Origin.at(i)));
         }
         slender(c, ofX, ofY, steel, before, out, t);
+    }
+
+    /** The ends, the middle, and wherever the forces leave the straight line between the ends. */
+    private int[] stations(int c) {
+        if (stations[c] == null) {
+            int last = heights.length - 1;
+            stations[c] = IntStream.rangeClosed(0, last)
+                    .filter(i -> i == 0 || i == last || i == last / 2 || forces[c].leavesTheLine(heights, i))
+                    .toArray();
+        }
+        return stations[c];
     }
 
     private double depth() {
@@ -220,13 +252,10 @@ public final class LiftDemands {
     /** Adds the magnified moments of a lift that is slender about either axis; about the other it has the largest moment of the analysis. */
     private void slender(int c, int ofX, int ofY, ColumnSteel steel, int before, List<Demand> out, Trace t) {
         LiftForces f = forces[c];
-        Shape s = lift.section().shape();
         t.say("Slenderness about x", "", rules.bracedClause());
-        Slenderness.Magnified x = rules.braced(
-                lift(c, f.alongX, lift.aboutX(), inertia(s, true), depth(), steel.x(), f.greatest, ofX != 0, t), t);
+        Slenderness.Magnified x = rules.braced(about(true, c, ofX != 0, t).with(steel.x()), t);
         t.say("Slenderness about y", "", rules.bracedClause());
-        Slenderness.Magnified y = rules.braced(
-                lift(c, f.alongY, lift.aboutY(), inertia(s, false), width(), steel.y(), f.greatest, ofY != 0, t), t);
+        Slenderness.Magnified y = rules.braced(about(false, c, ofY != 0, t).with(steel.y()), t);
         if (!x.slender() && !y.slender()) {
             return;
         }
@@ -238,6 +267,18 @@ public final class LiftDemands {
         } else {
             bowed(c, ofX, ofY, x, y, before, out);
         }
+    }
+
+    /** The lift about an axis, without bars. */
+    private Slenderness.Lift about(boolean x, int c, boolean imperfect, Trace t) {
+        Slenderness.Lift[] kept = plain[(x ? 0 : 1) + (imperfect ? 2 : 0)];
+        if (kept[c] == null || t.on()) {
+            LiftForces f = forces[c];
+            kept[c] = x
+                    ? lift(c, f.alongX, lift.aboutX(), inertiaX, depth(), f.greatest, imperfect, t)
+                    : lift(c, f.alongY, lift.aboutY(), inertiaY, width(), f.greatest, imperfect, t);
+        }
+        return kept[c];
     }
 
     private void bowed(
@@ -335,7 +376,6 @@ public final class LiftDemands {
             ColumnStack.Unbraced u,
             double inertia,
             double h,
-            Slenderness.Bars bars,
             double p,
             boolean imperfect,
             Trace t) {
@@ -387,7 +427,7 @@ public final class LiftDemands {
                 lift.material().fc(),
                 context.basis().fy(),
                 area(),
-                bars,
+                null,
                 imperfect && p > 0 ? p * rules.imperfection(effective(u)) : 0);
     }
 
@@ -451,12 +491,19 @@ public final class LiftDemands {
 
     /** A shear component of a combination, sway shears magnified, the largest along the lift by size [N]. */
     double shear(int c, int component) {
-        double delta = Math.max(finite(sway.deltaMx()), finite(sway.deltaMy()));
-        double out = 0;
-        for (int i = 0; i < heights.length; i++) {
-            out = Math.max(out, Math.abs(LiftForces.moment(d, lift.memberNumber(), i, c, component, delta)));
+        double[] kept = shears[component == Analysis.VY ? 0 : 1];
+        if (kept == null) {
+            kept = new double[forces.length];
+            double delta = Math.max(finite(sway.deltaMx()), finite(sway.deltaMy()));
+            for (int k = 0; k < kept.length; k++) {
+                for (int i = 0; i < heights.length; i++) {
+                    double v = LiftForces.moment(d, lift.memberNumber(), i, k, component, delta);
+                    kept[k] = Math.max(kept[k], Math.abs(v));
+                }
+            }
+            shears[component == Analysis.VY ? 0 : 1] = kept;
         }
-        return out;
+        return kept[c];
     }
 
     /** The same with its earthquake multiplied, either way round [N]. */
@@ -516,10 +563,14 @@ public final class LiftDemands {
 
     /** Largest torque of a combination [Nmm]. */
     double torque(int c) {
-        double out = 0;
-        for (int i = 0; i < heights.length; i++) {
-            out = Math.max(out, Math.abs(d.at(lift.memberNumber(), i, c, Analysis.T)));
+        if (torques == null) {
+            torques = new double[forces.length];
+            for (int k = 0; k < torques.length; k++) {
+                for (int i = 0; i < heights.length; i++) {
+                    torques[k] = Math.max(torques[k], Math.abs(d.at(lift.memberNumber(), i, k, Analysis.T)));
+                }
+            }
         }
-        return out;
+        return torques[c];
     }
 }

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.part.RoundTies;
 import kolonne.core.check.CheckKind;
@@ -89,6 +90,9 @@ public final class ColumnDesigner {
 
     private final ColumnStack stack;
     private final List<ColumnStack> all;
+    /** Of every stack, lift by lift. */
+    private final List<List<LiftDemands>> demands;
+
     private final ColumnContext context;
     private final Basis basis;
     private final DesignCode code;
@@ -105,6 +109,10 @@ public final class ColumnDesigner {
         this.all = all;
         this.stack = all.get(0);
         this.context = context;
+        this.demands = all.stream()
+                .map(s ->
+                        s.lifts().stream().map(l -> new LiftDemands(l, context)).toList())
+                .toList();
         this.basis = context.basis();
         this.code = basis.designCode();
     }
@@ -116,8 +124,11 @@ public final class ColumnDesigner {
 
     /** Stacks of the same lifts that share a cage, each with its checks. */
     public static List<ColumnDesign> design(List<ColumnStack> all, ColumnContext context) {
-        ColumnCage cage = new ColumnDesigner(all, context).cage();
-        return all.stream().map(s -> ColumnCheck.run(s, cage, context)).toList();
+        ColumnDesigner designer = new ColumnDesigner(all, context);
+        ColumnCage cage = designer.cage();
+        return IntStream.range(0, all.size())
+                .mapToObj(i -> ColumnCheck.run(all.get(i), cage, context, designer.demands.get(i)))
+                .toList();
     }
 
     /**
@@ -200,11 +211,12 @@ public final class ColumnDesigner {
 
     /** @param above the lift above if it has the same section; @param upper the lift above whatever its section, or null */
     private ColumnCage.LiftCage lift(ColumnStack.Lift lift, ColumnCage.LiftCage above, ColumnCage.LiftCage upper) {
-        List<Borne> borne = all.stream()
-                .map(s -> new Borne(
-                        s,
-                        s.lifts().get(lift.number()),
-                        new LiftDemands(s.lifts().get(lift.number()), context)))
+        int number = lift.number();
+        List<Borne> borne = IntStream.range(0, all.size())
+                .mapToObj(i -> new Borne(
+                        all.get(i),
+                        all.get(i).lifts().get(number),
+                        demands.get(i).get(number)))
                 .toList();
         List<Borne> overhead = over;
         over = borne;

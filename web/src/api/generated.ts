@@ -6455,6 +6455,7 @@ export interface components {
         Beam: {
             mark: string;
             storey: string;
+            crowded: components["schemas"]["Crowded"][];
             spans: components["schemas"]["Span"][];
             supports: components["schemas"]["Support"][];
             groups: components["schemas"]["Group"][];
@@ -6611,6 +6612,14 @@ export interface components {
         };
         Copy: {
             marks: string[];
+        };
+        Crowded: {
+            with: string;
+            storey: string;
+            x: number;
+            top: boolean;
+            bars: number;
+            room: number;
         };
         CurvePoint: {
             n: number;
@@ -7066,6 +7075,7 @@ export interface components {
             effectiveLengthMy: number;
             checks: components["schemas"]["Check"][];
             findings: components["schemas"]["Finding"][];
+            crowded: components["schemas"]["Crowded"][];
         };
         Lines: {
             layer: string;
@@ -7465,6 +7475,7 @@ export interface components {
             handSet: boolean;
             type: string;
             local: string[];
+            crowded: number;
         };
         ResultsPage: {
             version: number;
@@ -8000,6 +8011,7 @@ export interface components {
             satisfied: boolean;
             round: boolean;
             joint: number | null;
+            crowded: number;
             outline: number[] | null;
             shades: number[];
         };

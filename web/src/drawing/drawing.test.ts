@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import type { Beam, Point, View } from '../api/client'
 import { axisOf, nearest, peaks, scaleOf } from './beamScene'
 import { niceStep, plotOf, projection, roundPlotOf } from './columnScene'
-import { labelOf, planScene } from './planScene'
+import { labelOf, planScene, ringOf } from './planScene'
+import type { Shade } from './shade'
 import { rampVariable } from './ramp'
 import { spaceScene } from './spaceScene'
 import { drawn } from '../test/fixtures'
@@ -42,6 +43,16 @@ describe('the plan', () => {
   it('shows the columns that leave the ground upwards, where nothing reaches it', () => {
     expect(planScene(view, 0).members.map((m) => m.id)).toEqual(['c'])
   })
+  it('rings joints that beams’ bars do not pass where congestion is looked at, and those that fail always', () => {
+    const tight = { ...view, members: view.members.map((m) => (m.role === 'column' ? { ...m, crowded: 2 } : m)) }
+    const ring = (v: View, shade?: Shade) => ringOf(planScene(v, 3000, shade).members.find((m) => m.id === 'c')!)
+    expect(ring(tight)).toBeUndefined()
+    expect(ring(tight, 'congestion')).toBe('crowded')
+    const both = { ...tight, members: tight.members.map((m) => (m.role === 'column' ? { ...m, joint: 1.3 } : m)) }
+    expect(ring(both, 'congestion')).toBe('fails')
+    expect(ring(both)).toBe('fails')
+  })
+
   it('knows the joint of a column at the floor that it reaches, not at its foot', () => {
     const used = { ...view, members: view.members.map((m) => (m.role === 'column' ? { ...m, joint: 1.3 } : m)) }
     expect(planScene(used, 3000).members.find((m) => m.id === 'c')!.joint).toBe(1.3)

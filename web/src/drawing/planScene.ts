@@ -11,6 +11,8 @@ export interface PlanMember {
   outline?: number[]
   /** highest use of the joint at the head of a column that reaches the floor from below */
   joint?: number
+  /** whether bars of beams do not pass in that joint, where congestion is looked at */
+  crowded?: boolean
   x1: number
   y1: number
   x2: number
@@ -30,8 +32,13 @@ export interface PlanScene {
 
 const NEAR = 300
 
-/** Whether the joint of a column at the floor that it reaches fails. */
-export const jointFails = (m: PlanMember): boolean => (m.joint ?? 0) > 1 + 1e-6
+/** What a ring says. */
+export type Ring = 'fails' | 'crowded' | undefined
+
+/** What the ring round a column says of the joint at the floor that it reaches; nothing where there is nothing to say. */
+export function ringOf(m: PlanMember): Ring {
+  return (m.joint ?? 0) > 1 + 1e-6 ? 'fails' : m.crowded ? 'crowded' : undefined
+}
 
 /** Beams at a level, and the columns that reach it from below (or, at the ground, that leave it upwards). */
 export function planScene(view: View, elevationMm: number, shade: Shade = 'strength'): PlanScene {
@@ -49,6 +56,7 @@ export function planScene(view: View, elevationMm: number, shade: Shade = 'stren
       column: m.role === 'column',
       round: m.round,
       ...(m.joint !== null && below.length > 0 ? { joint: m.joint } : {}),
+      ...(m.crowded > 0 && below.length > 0 && shade === 'congestion' ? { crowded: true } : {}),
       ...(m.outline ? { outline: m.outline.map((v, k) => (k % 2 === 0 ? v : -v)) } : {}),
       x1,
       y1: -y1,

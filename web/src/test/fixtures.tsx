@@ -60,6 +60,7 @@ export const drawn = (id: string, ends: number[], line = 0, role = 'beam'): View
   satisfied: true,
   round: false,
   joint: null,
+  crowded: 0,
   outline: null,
   shades: [0.5, 0.5, 0.3, 0, 0.7, 0.99, 0.8, 150],
 })
@@ -230,6 +231,7 @@ export const beam: Beam = {
   ],
   checks: [check('flexure-bottom', 0.9, 1), check('shear', 0.86, 0)],
   findings: [],
+  crowded: [],
 }
 
 const held = (lift: number) => (lift ? [true, true] : [true, false, true])
@@ -282,6 +284,8 @@ export const column: Column = {
     magnifierMy: 1.11,
     checks: [check(number ? 'axial-limit' : 'axial-bending', 0.8)],
     findings: [],
+    crowded:
+      number === 1 ? [4, 5].map((bars) => ({ with: 'L1-B01', storey: 'L2', x: 300, top: true, bars, room: 4 })) : [],
     spots: spots(number ? 2 : 3),
     standing: number ? ['4T20 end under the top of the floor, bent'] : ['4T25 + 4T20 go on to 900 mm above the floor'],
     tie: { size: 'T10', diameter: 10, places: [100, 300, 500], heldX: held(number), heldY: held(number) },

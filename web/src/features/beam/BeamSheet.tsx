@@ -8,6 +8,7 @@ import { force } from '../../lib/format'
 import { distanceIn, momentIn, forceIn, type Units } from '../../lib/units'
 import { CalculationPanel } from '../../ui/CalculationPanel'
 import { CheckTable } from '../../ui/CheckTable'
+import { CrowdedList } from '../../ui/CrowdedList'
 import { FindingList } from '../../ui/FindingList'
 import { HatchDefs } from '../../ui/UtilisationBar'
 import { BeamElevation } from './BeamElevation'
@@ -208,6 +209,7 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
         </div>
         <ReadingsTable id={id} beam={beam} station={fixed} units={units} />
         <FindingList findings={beam.findings} />
+        <CrowdedList id={id} crowded={beam.crowded} of="beam" />
         {twisted && may && <TorsionPanel id={id} beam={beam} state={state} units={units} onSave={save} />}
         <CheckTable
           checks={beam.checks}

@@ -51,6 +51,17 @@ describe('the sheet of a column', () => {
     expect(screen.getByText('axial-bending')).toBeInTheDocument()
   })
 
+  it('names beams whose bars do not pass in the joint at the head of the lift', async () => {
+    const { unmount } = open('/?lift=1')
+    const joint = await screen.findByRole('region', { name: 'Crowded joints' })
+    expect(joint).toHaveTextContent('L1-B01: 5 bars side by side above, room for 4')
+    expect(within(joint).getAllByRole('listitem')).toHaveLength(1)
+    expect(within(joint).getByRole('link')).toHaveAttribute('href', '/p/p/sheet/L1-B01')
+    unmount()
+    open('/?lift=0')
+    expect(screen.queryByRole('region', { name: 'Crowded joints' })).not.toBeInTheDocument()
+  })
+
   it('tries other sections for the chosen lift and says how many take one', async () => {
     const tried = vi.spyOn(api, 'sections').mockResolvedValue({
       options: [

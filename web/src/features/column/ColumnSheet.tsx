@@ -5,6 +5,7 @@ import { api, type Column, type Demand, type HandLifts, type State } from '../..
 import type { Units } from '../../lib/units'
 import { CalculationPanel } from '../../ui/CalculationPanel'
 import { CheckTable } from '../../ui/CheckTable'
+import { CrowdedList } from '../../ui/CrowdedList'
 import { ErrorView } from '../../ui/ErrorView'
 import { FindingList } from '../../ui/FindingList'
 import { Loading } from '../../ui/Loading'
@@ -146,6 +147,7 @@ export function ColumnSheet({
       <aside className="side" tabIndex={0} aria-label="Checks beside the drawing">
         <h2>Lift to {lift.storey || 'top'}</h2>
         <FindingList findings={lift.findings} />
+        <CrowdedList id={id} crowded={lift.crowded} of="column" />
         <CheckTable checks={lift.checks} />
         {may && <SectionPanel id={id} mark={column.mark} lift={number} state={state} />}
         {may && <CopyPanel id={id} mark={column.mark} seen={state?.version ?? 0} of="column" />}

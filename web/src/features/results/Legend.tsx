@@ -1,3 +1,4 @@
+import type { Ring } from '../../drawing/planScene'
 import { STEPS } from '../../drawing/ramp'
 import { DENSEST, SHADES, type Shade } from '../../drawing/shade'
 import { density, type Units } from '../../lib/units'
@@ -19,7 +20,17 @@ const KEYS: Partial<Record<Show, [string, string][]>> = {
 }
 
 /** Key of the colours of the view. */
-export function Legend({ show, shade, units, joints }: { show: Show; shade: Shade; units: Units; joints?: boolean }) {
+export function Legend({
+  show,
+  shade,
+  units,
+  rings,
+}: {
+  show: Show
+  shade: Shade
+  units: Units
+  rings?: ReadonlySet<Ring>
+}) {
   const perConcrete = (v: number) => density(v, 1, units).split(' ')
   if (show === 'reactions')
     return (
@@ -42,7 +53,7 @@ export function Legend({ show, shade, units, joints }: { show: Show; shade: Shad
     <div className="legend soft" aria-hidden>
       {SHADES.find((s) => s.value === shade)!.label}
       {shade === 'density' ? `, ${perConcrete(0)[1]}` : ' used'}
-      <svg width={joints ? 350 : 290} height={28}>
+      <svg width={(rings?.has('fails') ? 350 : 290) + (rings?.has('crowded') ? 70 : 0)} height={28}>
         {STEPS.map((s, i) => (
           <g key={s}>
             <rect x={i * 44} y={2} width={44} height={9} fill={`var(--u${i})`} />
@@ -55,7 +66,15 @@ export function Legend({ show, shade, units, joints }: { show: Show; shade: Shad
         <text x={248} y={23} textAnchor="middle" className="over-ink">
           fails
         </text>
-        {joints && (
+        {rings?.has('crowded') && (
+          <g transform={`translate(${rings.has('fails') ? 76 : 0} 0)`}>
+            <circle className="plan-joint crowded" cx={312} cy={6.5} r={5.5} strokeWidth={2} />
+            <text x={312} y={23} textAnchor="middle">
+              crowded joint
+            </text>
+          </g>
+        )}
+        {rings?.has('fails') && (
           <>
             <circle className="plan-joint" cx={312} cy={6.5} r={5.5} strokeWidth={2} />
             <text x={312} y={23} textAnchor="middle" className="over-ink">

@@ -1,6 +1,6 @@
 import { useMemo, useRef, useState } from 'react'
 import type { ResultRow, Rung } from '../../api/client'
-import { jointFails, labelOf, marksIn, type PlanMember, type PlanScene } from '../../drawing/planScene'
+import { labelOf, marksIn, ringOf, type PlanMember, type PlanScene } from '../../drawing/planScene'
 import { changeColor, changeParts } from '../../drawing/planLayer'
 import { rampColor } from '../../drawing/ramp'
 import type { Under } from '../../drawing/under'
@@ -118,7 +118,7 @@ export function PlanView(p: Props) {
         ))}
         {shaded &&
           scene.members
-            .filter(jointFails)
+            .filter(ringOf)
             .map((m) => <JointMark key={`joint ${m.id}`} m={m} unit={unit} dim={!p.matching.has(m.mark)} />)}
         {p.storey && (
           <PlanLayer
@@ -164,19 +164,23 @@ export function PlanView(p: Props) {
   )
 }
 
-/** A ring round a column whose joint at this floor fails, wide enough to show round the column's label. */
+/** A ring round a column whose joint at this floor fails or is crowded, wide enough to show round the column's label. */
 function JointMark({ m, unit, dim }: { m: PlanMember; unit: number; dim: boolean }) {
   const half = m.outline ? Math.max(...m.outline.map(Math.abs)) : Math.hypot(m.width, m.round ? 0 : m.depth) / 2
   return (
     <circle
-      className="plan-joint"
+      className={`plan-joint ${ringOf(m)}`}
       cx={m.x2}
       cy={m.y2}
       r={Math.max(half + unit / 4, 1.05 * unit)}
       strokeWidth={unit / 6}
       opacity={dim ? 0.22 : 1}
     >
-      <title>{`The joint of ${m.mark} at this floor is used ${m.joint!.toFixed(2)}: see its sheet.`}</title>
+      <title>
+        {ringOf(m) === 'fails'
+          ? `The joint of ${m.mark} at this floor is used ${m.joint!.toFixed(2)}: see its sheet.`
+          : `Bars of beams do not pass between those of ${m.mark} at this floor: see its sheet.`}
+      </title>
     </circle>
   )
 }

@@ -2,7 +2,7 @@ import { Segmented, Select } from 'antd'
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
 import type { ResultRow, Rung, View } from '../../api/client'
 import type { Mode } from '../../app/theme'
-import { elevationScene, jointFails, planScene } from '../../drawing/planScene'
+import { elevationScene, planScene, type Ring, ringOf } from '../../drawing/planScene'
 import { SHADES, shadeFrom } from '../../drawing/shade'
 import { niceFactor } from '../../drawing/spaceLayer'
 import { distanceIn } from '../../lib/units'
@@ -16,6 +16,8 @@ import { PlanView, type LabelKind } from './PlanView'
 import type { Selection } from './useSelection'
 
 const SpaceView = lazy(() => import('./SpaceView'))
+
+const NO_RINGS: ReadonlySet<Ring> = new Set()
 
 interface Props {
   id: string
@@ -181,7 +183,12 @@ export function ViewPane(p: Props) {
             />
           </Suspense>
         )}
-        <Legend show={layer.show} shade={shade} units={units} joints={flat && scene.members.some(jointFails)} />
+        <Legend
+          show={layer.show}
+          shade={shade}
+          units={units}
+          rings={flat ? new Set(scene.members.map(ringOf)) : NO_RINGS}
+        />
       </div>
     </section>
   )

@@ -171,6 +171,7 @@ describe('a diagram on the plan', () => {
         satisfied: true,
         round: false,
         joint: null,
+        crowded: 0,
         outline: null,
         shades: [0.5, 0.5, 0.3, 0, 0.7, 0.99, 0.8, 150],
       },

@@ -28,6 +28,7 @@ const row = (mark: string, over: Partial<ResultRow> = {}): ResultRow => ({
   causes: [],
   finding: '',
   notes: 0,
+  crowded: 0,
   local: [],
   parts: 2,
   steelKg: 100,

@@ -25,6 +25,7 @@ export function completions(q: string, storeys: string[], causes: string[]): str
     'overstressed',
     'notes',
     'hand',
+    'crowded',
     'util>0.95',
     'util<0.50',
     ...storeys.map((s) => `storey:${s.replace(/ /g, '')}`),

@@ -62,7 +62,7 @@ class JointFitAuditTest {
             }
         }
         List<String> told = new ArrayList<>();
-        for (JointFits.Misfit q : d.misfits()) {
+        for (JointFits.Misfit q : JointFits.of(d).all()) {
             told.add(q.beam() + " in " + q.column() + (q.top() ? " above " : " below ") + q.bars() + " of " + q.room());
         }
         Collections.sort(read);

@@ -363,13 +363,8 @@ public record BuildingDesign(
         return out;
     }
 
-    /** Layers of beams' bars that do not pass between the bars of a column. */
-    public List<JointFits.Misfit> misfits() {
-        return JointFits.of(this);
-    }
-
     private void crowded(List<Finding> out) {
-        List<JointFits.Misfit> worst = misfits().stream()
+        List<JointFits.Misfit> worst = JointFits.of(this).all().stream()
                 .sorted(Comparator.comparingInt(m -> m.room() - m.bars()))
                 .toList();
         if (!worst.isEmpty()) {
@@ -389,7 +384,7 @@ public record BuildingDesign(
                             "At " + joints + (joints == 1 ? " joint" : " joints")
                                     + " a beam has more bars side by side than pass between the bars of the column as far apart as they must be: "
                                     + some + (worst.size() > 3 ? "; and others." : "."),
-                            "Look at these joints: bars of the beam in another layer or fewer and thicker, or other bars of the column, pass."));
+                            "Look at these joints, which “crowded” finds among the results: bars of the beam in another layer or fewer and thicker, or other bars of the column, pass."));
         }
     }
 

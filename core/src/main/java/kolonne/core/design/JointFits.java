@@ -2,8 +2,12 @@ package kolonne.core.design;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.FaceLayout;
@@ -18,16 +22,20 @@ import kolonne.core.section.PlacedBar;
 
 /**
  * Whether the bars of beams pass between those of the column that they run into: as many side by side as there is room for between the column's bars, within the
- * beam's stirrups, and no nearer each other than bars of a layer are. Bars that cross may touch.
+ * beam's stirrups, and no nearer each other than bars of a layer are. Bars that cross may touch. Immutable once made.
  */
 public final class JointFits {
     /** Bars of a column nearer in line than this are one line [mm]. */
     private static final double ONE_LINE = 1;
 
-    private final BuildingDesign design;
     private final Basis basis;
     private final BuildingIndex index;
     private final Map<String, At> byJoint = new HashMap<>();
+    /** By id of the line, in the order of the beams. */
+    private final Map<String, Of> byBeam = new LinkedHashMap<>();
+
+    /** What is found at a beam. @param columns that were asked, in their order */
+    private record Of(BeamDesign beam, List<ColumnDesign> columns, List<Misfit> misfits) {}
 
     /** A lift whose head is in a joint. */
     private record At(ColumnDesign column, int lift) {}
@@ -35,17 +43,30 @@ public final class JointFits {
     /**
      * A layer of a beam's bars at a column that has more bars than pass.
      *
-     * @param beam, column marks
+     * @param lift   whose head is in the joint
+     * @param x      of the face along the beam [mm]
      * @param top    whether they lie above
      * @param bars   side by side; {@code room} for how many
      */
-    public record Misfit(String beam, String column, String storey, boolean top, int bars, int room) {}
+    public record Misfit(
+            BeamLine line, ColumnStack stack, ColumnStack.Lift lift, double x, boolean top, int bars, int room) {
+        public String beam() {
+            return line.mark();
+        }
 
-    private JointFits(BuildingDesign design) {
-        this.design = design;
-        this.basis = design.basis();
-        this.index = design.analysis().index();
-        for (ColumnDesign c : design.columns()) {
+        public String column() {
+            return stack.mark();
+        }
+
+        public String storey() {
+            return lift.storey();
+        }
+    }
+
+    private JointFits(Basis basis, BuildingIndex index, List<ColumnDesign> columns) {
+        this.basis = basis;
+        this.index = index;
+        for (ColumnDesign c : columns) {
             for (int i = 0; i < c.lifts().size(); i++) {
                 String member = c.stack().lifts().get(i).member();
                 byJoint.put(index.upper(index.member(member)).id(), new At(c, i));
@@ -53,17 +74,61 @@ public final class JointFits {
         }
     }
 
-    /** In the order of the beams. */
-    static List<Misfit> of(BuildingDesign design) {
-        JointFits f = new JointFits(design);
-        List<Misfit> out = new ArrayList<>();
+    /** Of all beams of a design. */
+    public static JointFits of(BuildingDesign design) {
+        return of(design, null);
+    }
+
+    /** The same; beams that are the same as in another design of the building, between the same columns, are not looked at again. @param before or null */
+    public static JointFits of(BuildingDesign design, JointFits before) {
+        JointFits out = new JointFits(design.basis(), design.analysis().index(), design.columns());
+        boolean same = before != null && before.basis == out.basis && before.index == out.index;
         for (BeamDesign b : design.beams()) {
-            for (BeamLine.Span s : b.line().spans()) {
-                f.end(b, s, true, out);
-                f.end(b, s, false, out);
-            }
+            List<ColumnDesign> columns = out.columns(b);
+            Of was = same ? before.byBeam.get(b.line().id()) : null;
+            boolean kept = was != null
+                    && was.beam == b
+                    && was.columns.size() == columns.size()
+                    && IntStream.range(0, columns.size()).allMatch(i -> columns.get(i) == was.columns.get(i));
+            out.byBeam.put(b.line().id(), kept ? was : new Of(b, columns, out.misfits(b)));
         }
         return out;
+    }
+
+    private List<ColumnDesign> columns(BeamDesign b) {
+        return b.line().supports().stream()
+                .map(s -> byJoint.get(s.joint()))
+                .filter(Objects::nonNull)
+                .map(At::column)
+                .toList();
+    }
+
+    private List<Misfit> misfits(BeamDesign b) {
+        List<Misfit> out = new ArrayList<>();
+        for (BeamLine.Span s : b.line().spans()) {
+            end(b, s, true, out);
+            end(b, s, false, out);
+        }
+        return List.copyOf(out);
+    }
+
+    /** In the order of the beams. */
+    public List<Misfit> all() {
+        return byBeam.values().stream().flatMap(o -> o.misfits.stream()).toList();
+    }
+
+    /** Of a beam, from its start. */
+    public List<Misfit> at(BeamDesign b) {
+        Of of = byBeam.get(b.line().id());
+        return of == null ? List.of() : of.misfits;
+    }
+
+    /** Of a column, by number of the lift below the joint. */
+    public Map<Integer, List<Misfit>> at(ColumnDesign c) {
+        return byBeam.values().stream()
+                .flatMap(o -> o.misfits.stream())
+                .filter(m -> m.stack == c.stack())
+                .collect(Collectors.groupingBy(m -> m.lift.number()));
     }
 
     private void end(BeamDesign b, BeamLine.Span s, boolean left, List<Misfit> out) {
@@ -83,13 +148,14 @@ public final class JointFits {
                     FaceLayout.of(b.cage(), s, face, x, basis).units();
             for (int layer :
                     units.stream().mapToInt(FaceLayout.Unit::layer).distinct().toArray()) {
-                layer(b, units.stream().filter(u -> u.layer() == layer).toList(), face, gaps, column, out);
+                layer(b, x, units.stream().filter(u -> u.layer() == layer).toList(), face, gaps, column, out);
             }
         }
     }
 
     private void layer(
             BeamDesign b,
+            double x,
             List<FaceLayout.Unit> bars,
             BeamCage.Face face,
             List<double[]> gaps,
@@ -98,14 +164,9 @@ public final class JointFits {
         double d = bars.stream().mapToDouble(FaceLayout.Unit::diameter).max().orElse(0);
         int room = room(gaps, d);
         if (bars.size() > room) {
-            ColumnStack.Lift lift = column.column.stack().lifts().get(column.lift);
+            ColumnStack stack = column.column.stack();
             out.add(new Misfit(
-                    b.line().mark(),
-                    column.column.stack().mark(),
-                    lift.storey(),
-                    face == BeamCage.Face.TOP,
-                    bars.size(),
-                    room));
+                    b.line(), stack, stack.lifts().get(column.lift), x, face == BeamCage.Face.TOP, bars.size(), room));
         }
     }
 

@@ -158,6 +158,7 @@ final class Answers {
      *
      * @param line   index into marks; satisfied false draws it over
      * @param joint   highest use of the joint at the head of a lift; null where nothing is asked of it
+     * @param crowded layers of beams' bars that do not pass in that joint
      * @param outline of a column that is an ell, a tee or turned: X and Y of its corners in turn from its joint [mm]; else null
      * @param shades use of strength, bending, shear with torsion, axial with bending, deflection, detailing and congestion, then kg/m3
      */
@@ -173,6 +174,7 @@ final class Answers {
             boolean satisfied,
             boolean round,
             @MayBeNull Double joint,
+            int crowded,
             @MayBeNull double[] outline,
             double[] shades) {}
 

@@ -16,6 +16,7 @@ import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.IdenticalLines;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.HandSet;
+import kolonne.core.design.JointFits;
 import kolonne.exchange.hand.HandFile;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.project.HandSummary;
@@ -111,11 +112,12 @@ final class HandRoutes {
     }
 
     private void tried(Context c) {
-        BuildingDesign d = published(c).design();
+        Workspace.Published p = published(c);
+        BuildingDesign d = p.design();
         String mark = c.pathParam("mark");
         String line = line(d, mark).line().id();
         BuildingDesign now = with(d, d.hand(), line, cage(c, d));
-        c.json(Members.beam(now, line(now, mark)));
+        c.json(Members.beam(now, line(now, mark), JointFits.of(now, p.fits())));
     }
 
     private void set(Context c) {
@@ -134,7 +136,8 @@ final class HandRoutes {
                         People.of(c))
                 .orElseThrow(HandRoutes::moved)
                 .version();
-        BuildingDesign now = projects.open(id).published().design();
+        Workspace.Published after = projects.open(id).published();
+        BuildingDesign now = after.design();
         if (!now.hand().line(line).equals(cage)) {
             now = with(
                     now,
@@ -142,7 +145,7 @@ final class HandRoutes {
                     line,
                     cage); // a whole design is under way; this line is shown as it will be
         }
-        c.json(new HandSetDto(version, Members.beam(now, line(now, mark))));
+        c.json(new HandSetDto(version, Members.beam(now, line(now, mark), JointFits.of(now, after.fits()))));
     }
 
     /** What is said where the project moved on under a change. */

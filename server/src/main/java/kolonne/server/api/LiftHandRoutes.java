@@ -14,6 +14,7 @@ import kolonne.core.column.choice.ColumnOptions;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.HandSet;
+import kolonne.core.design.JointFits;
 import kolonne.core.finding.Finding;
 import kolonne.core.type.Likeness;
 import kolonne.exchange.hand.HandFile;
@@ -21,6 +22,7 @@ import kolonne.exchange.hand.LiftForm;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.project.HandSummary;
 import kolonne.server.project.Projects;
+import kolonne.server.project.Workspace;
 
 /** Columns set by hand: try, keep, release. */
 final class LiftHandRoutes {
@@ -146,11 +148,12 @@ final class LiftHandRoutes {
     }
 
     private void tried(Context c) {
-        BuildingDesign d = ResultRoutes.published(projects, c).design();
+        Workspace.Published p = ResultRoutes.published(projects, c);
+        BuildingDesign d = p.design();
         String mark = c.pathParam("mark");
         ColumnStack stack = column(d, mark).stack();
         BuildingDesign now = with(d, d.hand(), stack, lifts(c, d, stack));
-        c.json(Members.column(now, column(now, mark)));
+        c.json(Members.column(now, column(now, mark), JointFits.of(now, p.fits())));
     }
 
     private void set(Context c) {
@@ -163,12 +166,14 @@ final class LiftHandRoutes {
                 .handSet(id, ProjectRoutes.version(c), lifts, HandSummary.of(stack, d.hand(), lifts), People.of(c))
                 .orElseThrow(HandRoutes::moved)
                 .version();
-        BuildingDesign now = projects.open(id).published().design();
+        Workspace.Published after = projects.open(id).published();
+        BuildingDesign now = after.design();
         boolean follows =
                 stack.lifts().stream().allMatch(l -> now.hand().lift(l.member()).equals(lifts.lift(l.member())));
         // while a whole design is under way this column is shown as it will be
         BuildingDesign shown = follows ? now : with(now, projects.hand(id), stack, lifts);
-        c.json(new HandColumnDto(version, Members.column(shown, column(shown, mark))));
+        c.json(new HandColumnDto(
+                version, Members.column(shown, column(shown, mark), JointFits.of(shown, after.fits()))));
     }
 
     /** Marks of stacks with the same sections, concrete and heights. */

@@ -2,6 +2,7 @@ package kolonne.server.api;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import kolonne.core.basis.Basis;
@@ -16,17 +17,18 @@ import kolonne.core.beam.check.SteelNeeds;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.ColumnSteel;
 import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.TiePlaces;
-import kolonne.core.column.cage.ColumnSteel;
 import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.check.LiftDemands;
 import kolonne.core.column.check.MomentParts;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.JointFits;
 import kolonne.core.design.Quantities;
 import kolonne.core.detail.StandingWords;
 import kolonne.core.schedule.Schedules;
@@ -142,6 +144,7 @@ final class Members {
     record BeamDto(
             String mark,
             String storey,
+            List<CrowdedDto> crowded,
             List<SpanDto> spans,
             List<SupportDto> supports,
             List<GroupDto> groups,
@@ -167,6 +170,19 @@ final class Members {
             double firstBar,
             double lastBar,
             double spacingStepMm) {}
+
+    /**
+     * Bars of a beam that do not pass between those of a column.
+     *
+     * @param with mark of the column, or of the beam
+     * @param x    of the column's face along the beam [mm]
+     * @param bars side by side in a layer, above or below; {@code room} for how many
+     */
+    record CrowdedDto(String with, String storey, double x, boolean top, int bars, int room) {
+        static CrowdedDto of(JointFits.Misfit m, String with) {
+            return new CrowdedDto(with, m.storey(), m.x(), m.top(), m.bars(), m.room());
+        }
+    }
 
     /** @param places above the lift's lower joint [mm] */
     record TieDto(String size, double diameter, List<Double> places, List<Boolean> heldX, List<Boolean> heldY) {}
@@ -207,7 +223,8 @@ final class Members {
             double effectiveLengthMx,
             double effectiveLengthMy,
             List<Answers.CheckDto> checks,
-            List<Problem.FindingDto> findings) {}
+            List<Problem.FindingDto> findings,
+            List<CrowdedDto> crowded) {}
 
     record ColumnDto(
             String mark,
@@ -284,7 +301,7 @@ final class Members {
                 s.label(basis.usUnits()), s.word(), s.width(), s.webWidth(), s.depth(), s.flangeDepth(), fc);
     }
 
-    static BeamDto beam(BuildingDesign d, BeamDesign b) {
+    static BeamDto beam(BuildingDesign d, BeamDesign b, JointFits fits) {
         Basis basis = b.basis();
         BeamLine line = b.line();
         List<CutDto> cuts = new ArrayList<>();
@@ -302,6 +319,7 @@ final class Members {
         return new BeamDto(
                 line.mark(),
                 line.storey(),
+                fits.at(b).stream().map(m -> CrowdedDto.of(m, m.column())).toList(),
                 line.spans().stream()
                         .map(s -> new SpanDto(
                                 s.number(),
@@ -488,11 +506,14 @@ final class Members {
                         BeamCheck.explain(b.line(), b.cage(), d.contexts().of(b.line()), station), us));
     }
 
-    static ColumnDto column(BuildingDesign d, ColumnDesign c) {
+    static ColumnDto column(BuildingDesign d, ColumnDesign c, JointFits fits) {
         Quantities q = Quantities.of(c);
+        Map<Integer, List<JointFits.Misfit>> crowded = fits.at(c);
         return new ColumnDto(
                 c.stack().mark(),
-                c.lifts().stream().map(l -> lift(d, c, l)).toList(),
+                c.lifts().stream()
+                        .map(l -> lift(d, c, l, crowded.getOrDefault(l.lift().number(), List.of())))
+                        .toList(),
                 c.governing().utilisation(),
                 c.satisfied(),
                 q.steel(),
@@ -537,7 +558,8 @@ final class Members {
                 cross);
     }
 
-    private static LiftDto lift(BuildingDesign d, ColumnDesign c, ColumnDesign.LiftDesign l) {
+    private static LiftDto lift(
+            BuildingDesign d, ColumnDesign c, ColumnDesign.LiftDesign l, List<JointFits.Misfit> crowded) {
         Basis basis = c.basis();
         ColumnStack.Lift lift = l.lift();
         ColumnCage.LiftCage g = l.cage();
@@ -593,7 +615,8 @@ final class Members {
                 l.sway().kx(),
                 l.sway().ky(),
                 checks(l.checks(), basis),
-                Problem.FindingDto.of(l.findings()));
+                Problem.FindingDto.of(l.findings()),
+                crowded.stream().map(m -> CrowdedDto.of(m, m.beam())).toList());
     }
 
     static ColumnDesign.LiftDesign liftOf(ColumnDesign c, int lift) {

@@ -18,6 +18,7 @@ import kolonne.core.check.CheckResult;
 import kolonne.core.check.Shade;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.JointFits;
 import kolonne.core.design.Quantities;
 import kolonne.core.drawing.Drawing;
 import kolonne.core.explain.Quantity;
@@ -316,12 +317,21 @@ final class ResultRoutes {
             for (var s : x.line().spans()) {
                 for (Member m : s.members()) {
                     members.add(viewMember(
-                            d, m, marks.size(), s.number(), x.governing().utilisation(), x.satisfied(), null, shades));
+                            d,
+                            m,
+                            marks.size(),
+                            s.number(),
+                            x.governing().utilisation(),
+                            x.satisfied(),
+                            null,
+                            0,
+                            shades));
                 }
             }
             marks.add(x.line().mark());
         }
         for (ColumnDesign x : d.columns()) {
+            Map<Integer, List<JointFits.Misfit>> crowded = p.fits().at(x);
             for (ColumnDesign.LiftDesign l : x.lifts()) {
                 Member m = b.members().get(l.lift().memberNumber());
                 members.add(viewMember(
@@ -332,6 +342,7 @@ final class ResultRoutes {
                         l.governingCheck().utilisation(),
                         l.governingCheck().satisfied(),
                         joint(l.checks()),
+                        crowded.getOrDefault(l.lift().number(), List.of()).size(),
                         shades(l.checks(), Quantities.of(x, l.lift().number()))));
             }
             marks.add(x.stack().mark());
@@ -368,6 +379,7 @@ final class ResultRoutes {
             double u,
             boolean satisfied,
             Double joint,
+            int crowded,
             double[] shades) {
         Joint i = d.analysis().index().joint(m.start());
         Joint j = d.analysis().index().joint(m.end());
@@ -384,6 +396,7 @@ final class ResultRoutes {
                 satisfied,
                 s instanceof Shape.Circle,
                 joint,
+                crowded,
                 m.role() == Role.COLUMN ? outline(m, s, i, j) : null,
                 shades);
     }
@@ -469,7 +482,7 @@ final class ResultRoutes {
                                 "beam",
                                 type,
                                 local,
-                                Members.beam(p.design(), b),
+                                Members.beam(p.design(), b, p.fits()),
                                 null,
                                 previous,
                                 next,
@@ -481,7 +494,7 @@ final class ResultRoutes {
                                 type,
                                 local,
                                 null,
-                                Members.column(p.design(), column(p.design(), mark)),
+                                Members.column(p.design(), column(p.design(), mark), p.fits()),
                                 previous,
                                 next,
                                 rank + 1,

@@ -13,7 +13,7 @@ import kolonne.core.finding.Cause;
 /**
  * The small query language of the worklist: words that must all hold.
  *
- * <pre>beam | column | fails | over | notes | hand | storey:L3 | storey:L2..L5 | util&gt;0.95 | util&lt;0.5 | cause:shear
+ * <pre>beam | column | fails | over | notes | hand | crowded | storey:L3 | storey:L2..L5 | util&gt;0.95 | util&lt;0.5 | cause:shear
  * section:300x600 | type:TB3 | local | local:basement | anything else is looked for in mark, section and check</pre>
  */
 public final class ResultQuery {
@@ -63,6 +63,9 @@ public final class ResultQuery {
             }
             case "local" -> {
                 return r -> !r.local().isEmpty();
+            }
+            case "crowded" -> {
+                return r -> r.crowded() > 0;
             }
             case "notes", "note" -> {
                 return r -> r.notes() > 0;

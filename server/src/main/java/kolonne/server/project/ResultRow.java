@@ -14,6 +14,7 @@ import kolonne.core.beam.line.BeamLine;
 import kolonne.core.check.CheckResult;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.JointFits;
 import kolonne.core.design.Quantities;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
@@ -32,6 +33,7 @@ import kolonne.core.schedule.Schedules;
  * @param handSet  whether a person has set a part of it
  * @param type     mark of the type whose cage it has; empty where it has its own
  * @param local    names of the local settings that hold for it
+ * @param crowded  layers of beams' bars that do not pass in joints of it
  */
 public record ResultRow(
         String id,
@@ -55,37 +57,79 @@ public record ResultRow(
         double steelKg,
         boolean handSet,
         String type,
-        List<String> local) {
+        List<String> local,
+        int crowded) {
     /** Rows of a design, worst first. */
-    public static List<ResultRow> of(BuildingDesign d) {
+    public static List<ResultRow> of(BuildingDesign d, JointFits fits) {
         List<ResultRow> out = new ArrayList<>();
         Map<String, String> types = d.typeMarks();
-        d.beams().forEach(b -> out.add(beam(d, b, types)));
-        d.columns().forEach(c -> out.add(column(d, c, types)));
+        Map<String, Integer> crowded = crowded(fits);
+        d.beams().forEach(b -> out.add(beam(d, b, types, crowded)));
+        d.columns().forEach(c -> out.add(column(d, c, types, crowded)));
         return sorted(out);
     }
 
+    private static Map<String, Integer> crowded(JointFits fits) {
+        Map<String, Integer> out = new HashMap<>();
+        for (JointFits.Misfit m : fits.all()) {
+            out.merge(m.line().id(), 1, Integer::sum);
+            out.merge(m.stack().id(), 1, Integer::sum);
+        }
+        return out;
+    }
+
     /** The rows with those of lines and stacks that are designed otherwise, or have another type, made anew. */
-    static List<ResultRow> replaced(List<ResultRow> rows, BuildingDesign was, BuildingDesign d) {
+    static List<ResultRow> replaced(List<ResultRow> rows, BuildingDesign was, BuildingDesign d, JointFits fits) {
         Map<String, ResultRow> now = new HashMap<>();
+        Map<String, Integer> crowded = crowded(fits);
         Map<String, String> before = was.typeMarks();
         Map<String, String> types = d.typeMarks();
         for (int i = 0; i < d.beams().size(); i++) {
             BeamDesign b = d.beams().get(i);
             String id = b.line().id();
             if (b != was.beams().get(i) || !Objects.equals(before.get(id), types.get(id))) {
-                now.put(id, beam(d, b, types));
+                now.put(id, beam(d, b, types, crowded));
             }
         }
         for (int i = 0; i < d.columns().size(); i++) {
             ColumnDesign c = d.columns().get(i);
             String id = c.stack().id();
             if (c != was.columns().get(i) || !Objects.equals(before.get(id), types.get(id))) {
-                now.put(id, column(d, c, types));
+                now.put(id, column(d, c, types, crowded));
             }
         }
-        return sorted(new ArrayList<>(
-                rows.stream().map(r -> now.getOrDefault(r.id(), r)).toList()));
+        return sorted(new ArrayList<>(rows.stream()
+                .map(r -> now.getOrDefault(r.id(), r).crowdedBy(crowded.getOrDefault(r.id(), 0)))
+                .toList()));
+    }
+
+    private ResultRow crowdedBy(int layers) {
+        return layers == crowded
+                ? this
+                : new ResultRow(
+                        id,
+                        mark,
+                        role,
+                        storeys,
+                        section,
+                        check,
+                        place,
+                        utilisation,
+                        combination,
+                        clause,
+                        satisfied,
+                        overstressed,
+                        bars,
+                        stirrups,
+                        causes,
+                        finding,
+                        notes,
+                        parts,
+                        steelKg,
+                        handSet,
+                        type,
+                        local,
+                        layers);
     }
 
     private static List<ResultRow> sorted(List<ResultRow> out) {
@@ -96,7 +140,8 @@ public record ResultRow(
         return out;
     }
 
-    private static ResultRow beam(BuildingDesign d, BeamDesign b, Map<String, String> types) {
+    private static ResultRow beam(
+            BuildingDesign d, BeamDesign b, Map<String, String> types, Map<String, Integer> crowded) {
         CheckResult g = b.governing();
         BeamLine.Span s = b.line().spans().get(g.part());
         SectionCut cut =
@@ -129,10 +174,12 @@ public record ResultRow(
                 Quantities.of(b).steel(),
                 !b.hand().isEmpty(),
                 types.getOrDefault(b.line().id(), ""),
-                names(d.contexts().local().holding(b.line())));
+                names(d.contexts().local().holding(b.line())),
+                crowded.getOrDefault(b.line().id(), 0));
     }
 
-    private static ResultRow column(BuildingDesign d, ColumnDesign c, Map<String, String> types) {
+    private static ResultRow column(
+            BuildingDesign d, ColumnDesign c, Map<String, String> types, Map<String, Integer> crowded) {
         CheckResult g = c.governing();
         ColumnDesign.LiftDesign l = c.lifts().get(g.part());
         List<String> storeys =
@@ -160,7 +207,8 @@ public record ResultRow(
                 Quantities.of(c).steel(),
                 c.byHand(),
                 types.getOrDefault(c.stack().id(), ""),
-                names(d.contexts().local().holding(c.stack())));
+                names(d.contexts().local().holding(c.stack())),
+                crowded.getOrDefault(c.stack().id(), 0));
     }
 
     private static List<String> names(List<LocalSettings> holding) {

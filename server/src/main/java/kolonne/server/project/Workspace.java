@@ -18,6 +18,7 @@ import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.design.Decisions;
 import kolonne.core.design.HandSet;
+import kolonne.core.design.JointFits;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
@@ -47,7 +48,7 @@ public final class Workspace {
     public record CurveKey(Role role, int model, List<Integer> basis, HandSet hand, double tolerance) {}
 
     /** A finished design. @param version of the project that it belongs to */
-    public record Published(int version, BuildingDesign design, List<ResultRow> rows) {}
+    public record Published(int version, BuildingDesign design, List<ResultRow> rows, JointFits fits) {}
 
     /**
      * What the header says.
@@ -312,7 +313,7 @@ public final class Workspace {
 
     /** A new name changes the version of the project, not the design, which stays current. */
     synchronized void renamed(int version) {
-        published = new Published(version, published.design(), published.rows());
+        published = new Published(version, published.design(), published.rows(), published.fits());
         publish(new State(version, version, "", 0, 0, List.of()));
     }
 
@@ -338,7 +339,8 @@ public final class Workspace {
     synchronized void changed(Decisions now, Set<String> lines, int version) {
         BuildingDesign was = published.design();
         BuildingDesign d = was.with(now, lines);
-        publish(new Published(version, d, ResultRow.replaced(published.rows(), was, d)));
+        JointFits fits = JointFits.of(d, published.fits());
+        publish(new Published(version, d, ResultRow.replaced(published.rows(), was, d, fits), fits));
         publish(new State(version, version, "", 0, 0, List.of()));
     }
 
@@ -355,7 +357,8 @@ public final class Workspace {
     }
 
     void publish(int version, BuildingDesign d) {
-        publish(new Published(version, d, ResultRow.of(d)));
+        JointFits fits = JointFits.of(d);
+        publish(new Published(version, d, ResultRow.of(d, fits), fits));
     }
 
     private void publish(Published p) {

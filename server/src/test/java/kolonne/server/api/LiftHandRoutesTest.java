@@ -57,6 +57,45 @@ class LiftHandRoutesTest {
         return s.change(status, version, "PUT", "/columns/" + mark + "/hand", hand);
     }
 
+    /** Rows, sheets and the view tell the same of bars that do not pass in joints, when bars of a column leave no room and when they leave all. */
+    @Test
+    void crowdedJoints() throws IOException, InterruptedException {
+        int before = crowded();
+        set(200, 1, lifts(everySide(8, "T32")));
+        JsonNode joint = column(mark).get("lifts").get(0).get("crowded");
+        assertTrue(joint.size() > 0, "eight thick bars a side leave no room");
+        assertEquals(before + joint.size(), crowded());
+        set(200, 2, lifts(everySide(2, "T20")));
+        assertEquals(0, column(mark).get("lifts").get(0).get("crowded").size());
+        assertEquals(before, crowded());
+    }
+
+    private static String everySide(int bars, String size) {
+        return rows(bars, size).replace("\"alongY\":3", "\"alongY\":" + bars).replace("T20", size);
+    }
+
+    /** Layers that do not pass, by the view, by the rows of columns and by those of beams. */
+    private int crowded() throws IOException, InterruptedException {
+        int[] rows = new int[2];
+        for (JsonNode r : s.get("/results?q=crowded&size=500").get("rows")) {
+            boolean beam = r.get("role").asText().equals("beam");
+            rows[beam ? 0 : 1] += r.get("crowded").asInt();
+            int ofIt = 0;
+            JsonNode member = s.get("/members/" + r.get("mark").asText());
+            for (JsonNode l :
+                    beam ? List.of(member.get("beam")) : member.get("column").get("lifts")) {
+                ofIt += l.get("crowded").size();
+            }
+            assertEquals(r.get("crowded").asInt(), ofIt, r.get("mark").asText());
+        }
+        int view = 0;
+        for (JsonNode m : s.get("/view").get("members")) {
+            view += m.get("crowded").asInt();
+        }
+        assertEquals(List.of(view, view), List.of(rows[0], rows[1]));
+        return view;
+    }
+
     /** The lifts that were promised have the section after one action, those below it none that is smaller. */
     @Test
     void aSectionIsTakenWithItsEdits() throws IOException, InterruptedException {

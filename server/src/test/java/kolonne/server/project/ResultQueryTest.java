@@ -40,7 +40,8 @@ class ResultQueryTest {
                 0,
                 mark.equals("L1-B01"),
                 mark.equals("L2-B07") ? "TB3" : "",
-                mark.equals("C-D3") ? List.of("Car park") : List.of());
+                mark.equals("C-D3") ? List.of("Car park") : List.of(),
+                mark.equals("C-D3") ? 2 : 0);
     }
 
     @ParameterizedTest(name = "{0} -> {1}")
@@ -48,6 +49,7 @@ class ResultQueryTest {
         ''                  | L1-B01 L2-B07 C-D3
         beam                | L1-B01 L2-B07
         column              | C-D3
+        crowded             | C-D3
         fails               | L2-B07 C-D3
         over                | L2-B07
         hand                | L1-B01

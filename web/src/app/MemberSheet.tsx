@@ -1,11 +1,9 @@
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { App } from 'antd'
-import { useEffect } from 'react'
+import { lazy, Suspense, useEffect } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { change } from '../api/changes'
 import { api, ApiError, type Project, type State } from '../api/client'
-import { BeamSheet } from '../features/beam/BeamSheet'
-import { ColumnSheet } from '../features/column/ColumnSheet'
 import { useMayEdit } from '../features/people/session'
 import { force } from '../lib/format'
 import { lengthIn, massIn, strength, type Units } from '../lib/units'
@@ -13,6 +11,9 @@ import { listPath } from '../lib/address'
 import { ErrorView } from '../ui/ErrorView'
 import { InlineText } from '../ui/InlineText'
 import { Loading } from '../ui/Loading'
+
+const BeamSheet = lazy(() => import('../features/beam/BeamSheet').then((m) => ({ default: m.BeamSheet })))
+const ColumnSheet = lazy(() => import('../features/column/ColumnSheet').then((m) => ({ default: m.ColumnSheet })))
 
 /** The sheet of one beam line or column stack, with the way to the next one that fails. */
 export function MemberSheet({ id, units, state }: { id: string; units: Units; state?: State }) {
@@ -105,8 +106,10 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
         <Walk id={id} mark={previous ?? null} words="Previous failing" sign="‹" letter="P" />
         <Walk id={id} mark={next ?? null} words="Next failing" sign="›" letter="N" />
       </div>
-      {m.beam && <BeamSheet key={mark} id={id} beam={m.beam} units={units} state={state} />}
-      {m.column && <ColumnSheet key={mark} id={id} column={m.column} units={units} state={state} />}
+      <Suspense fallback={<Loading words={`Opening ${mark}`} />}>
+        {m.beam && <BeamSheet key={mark} id={id} beam={m.beam} units={units} state={state} />}
+        {m.column && <ColumnSheet key={mark} id={id} column={m.column} units={units} state={state} />}
+      </Suspense>
     </div>
   )
 }

@@ -58,7 +58,7 @@ export function PartTable({ parts, units }: { parts: Curves['parts']; units: Uni
       <caption>What the moments are made of</caption>
       <thead>
         <tr>
-          <th />
+          <td />
           <th className="num">Mx, {units.moment}</th>
           <th className="num">My, {units.moment}</th>
         </tr>

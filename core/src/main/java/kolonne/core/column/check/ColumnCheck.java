@@ -34,7 +34,6 @@ import kolonne.core.model.Combination;
 import kolonne.core.model.StiffnessFactors;
 import kolonne.core.section.BorneForces;
 import kolonne.core.section.ColumnSection;
-import kolonne.core.section.Developed;
 import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.StrengthSurface;
 
@@ -42,8 +41,6 @@ import kolonne.core.section.StrengthSurface;
 public final class ColumnCheck {
     /** Demands whose screened utilisation comes this near to the highest are solved exactly. */
     private static final double NEAR = 0.94;
-    /** Demands within this part of the height from an end are checked with what bars develop at it. */
-    private static final double AT_END = 0.1;
     /** Place of checks that hold for a lift from foot to head. */
     public static final String WHOLE = "whole lift";
 
@@ -261,67 +258,22 @@ public final class ColumnCheck {
         }
     }
 
-    /** Strength at the joints where bars end or stand on a beam, with what they develop there. */
+    /** Strength at the joints where bars end or stand on a beam. */
     private void ends(Trace t) {
-        BarEnds ends = new BarEnds(lift, cage, standing, basis);
+        EndStrength ends = new EndStrength(lift, cage, standing, demands, context);
         for (boolean head : new boolean[] {false, true}) {
-            List<Developed> developed = ends.at(head);
-            if (developed.isEmpty()) {
-                continue;
-            }
-            StrengthSurface surface = context.surface(lift, cage, developed);
-            AtEnd worst = worst(surface, head);
-            if (worst != null) {
-                double m = Math.hypot(worst.demand.mx(), worst.demand.my());
-                governing.offer(
+            ends.worst(head).ifPresent(u -> {
+                double m = Math.hypot(u.demand().mx(), u.demand().my());
+                offer(
                         CheckKind.COLUMN_BAR_ENDS,
                         m,
-                        m / worst.utilisation,
-                        worst.utilisation,
-                        at(name(worst.demand.combination()), words(worst.demand)),
+                        m / u.utilisation(),
+                        u.utilisation(),
+                        u.demand(),
                         code.detailing().hookClause());
                 ends.explain(head, t);
-            }
+            });
         }
-    }
-
-    private record AtEnd(LiftDemands.Demand demand, double utilisation) {}
-
-    /** The demand near an end that uses a surface most; null where there is none. */
-    private AtEnd worst(StrengthSurface surface, boolean head) {
-        return worst(surface, all, head);
-    }
-
-    private static AtEnd worst(StrengthSurface surface, List<LiftDemands.Demand> demands, boolean head) {
-        AtEnd worst = null;
-        for (LiftDemands.Demand d : demands) {
-            boolean near = head ? d.part() >= 1 - AT_END : d.part() <= AT_END;
-            if (near
-                    && d.stable()
-                    && surface.screened(d.p(), d.mx(), d.my()) >= NEAR * (worst == null ? 0 : worst.utilisation)) {
-                double u = surface.exact(d.p(), d.mx(), d.my()).utilisation();
-                worst = worst == null || u > worst.utilisation ? new AtEnd(d, u) : worst;
-            }
-        }
-        return worst;
-    }
-
-    /** Whether bars that end at the head of a lift, or stand on a beam, bear all demands there. @param standing bars of the lift as they stand */
-    public static boolean endsBear(
-            ColumnStack.Lift lift,
-            ColumnCage.LiftCage cage,
-            List<VerticalBars.Standing> standing,
-            List<LiftDemands.Demand> demands,
-            ColumnContext context) {
-        BarEnds ends = new BarEnds(lift, cage, standing, context.basis());
-        for (boolean head : new boolean[] {false, true}) {
-            List<Developed> developed = ends.at(head);
-            AtEnd worst = developed.isEmpty() ? null : worst(context.surface(lift, cage, developed), demands, head);
-            if (worst != null && worst.utilisation > 1) {
-                return false;
-            }
-        }
-        return true;
     }
 
     /** Ties at bars that are bent out of their line at a step, and the lap of the lift with bars that are thicker below. */

@@ -61,7 +61,7 @@ public final class ColumnTieCheck {
         clearDistances();
         ties();
         shear();
-        new ColumnTorsion(lift, cage, context, demands).ties(governing);
+        new ColumnTorsion(lift, cage, context, demands).ties(ends, governing);
         context.ductile()
                 .ifPresent(rules -> new DuctileColumnCheck(lift, cage, context, rules, demands, governing).run());
     }
@@ -211,7 +211,7 @@ public final class ColumnTieCheck {
         double v = ends.shear(axis);
         double nu = demands.earthquakeAxial()[0];
         ShearStrength s = along(axis, v, nu, whole());
-        if (lostAtEnds(nu)) {
+        if (lostAtEnds(lift, context, nu)) {
             ShearStrength close = code.shear(endInput(lift, cage, basis, axis, nu), Trace.OFF);
             double ties = close.total() - close.concrete();
             governing.offer(
@@ -226,9 +226,10 @@ public final class ColumnTieCheck {
     }
 
     /** Whether the concrete carries no shear next to the joints; the end moments make all of the shear there. */
-    private boolean lostAtEnds(double nu) {
+    static boolean lostAtEnds(ColumnStack.Lift lift, ColumnContext context, double nu) {
         return context.ductile()
-                .filter(r -> r.withoutConcrete(nu, shape.A(), lift.material().fc()))
+                .filter(r -> r.withoutConcrete(
+                        nu, lift.section().shape().A(), lift.material().fc()))
                 .isPresent();
     }
 

@@ -6,6 +6,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.check.At;
@@ -20,6 +22,7 @@ import kolonne.core.column.line.ColumnStack;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.ColumnTube;
+import kolonne.core.section.Developed;
 import kolonne.core.section.PlacedBar;
 import kolonne.core.section.StrengthSurface;
 import kolonne.core.section.TorsionTube;
@@ -93,8 +96,8 @@ public final class ColumnTorsion {
         return false;
     }
 
-    /** Ties: what they carry of torque and shear, the concrete between them, their distance and that of the bars. */
-    void ties(Governing governing) {
+    /** Ties: what they carry of torque and shear, the concrete between them, their distance and that of the bars. @param ends shear that comes with their strength */
+    void ties(EndMoments ends, Governing governing) {
         boolean any = false;
         for (int c = 0; c < context.strength().count(); c++) {
             double torque = demands.torque(c);
@@ -114,41 +117,79 @@ public final class ColumnTorsion {
             }
         }
         if (any) {
+            besideEnds(ends, governing);
             places(governing);
         }
     }
 
     private void resisted(int c, double torque, At at, Governing governing) {
-        double leg = cage.tie().area() / cage.ties().middle();
         for (int axis = 0; axis < 2; axis++) {
             TorsionSection s = tube().along(axis).orElse(null);
             if (s == null) {
                 continue;
             }
-            double needed = rules.legSteel(torque, s, Trace.OFF) + share(c, axis);
-            // no ties carry a shear past the limit of the concrete, which its own check and the next one tell
-            if (Double.isFinite(needed)) {
-                governing.offer(
-                        axis == 0 ? CheckKind.COLUMN_TORSION_X : CheckKind.COLUMN_TORSION_Y,
-                        needed,
-                        leg,
-                        needed / leg,
-                        at,
-                        rules.legClause());
-            }
-            double use = limit(c, axis, s, Trace.OFF);
-            governing.offer(
-                    axis == 0 ? CheckKind.COLUMN_TORSION_LIMIT_X : CheckKind.COLUMN_TORSION_LIMIT_Y,
-                    torque,
-                    torque / Math.max(use, 1e-9),
-                    use,
-                    at,
-                    rules.limitClause());
+            leg(axis, rules.legSteel(torque, s, Trace.OFF) + share(c, axis), at, governing);
+            limit(axis, torque, limit(c, axis, s, Trace.OFF), at, governing);
         }
         double longitudinal = rules.longitudinalSteel(torque, tube().section(), Trace.OFF);
         double area = tube().bars(bars()).stream().mapToDouble(PlacedBar::area).sum();
         governing.offer(
                 CheckKind.COLUMN_TORSION_BARS, longitudinal, area, longitudinal / area, at, rules.thrustClause());
+    }
+
+    /** The shear that comes with the strength of the ends beside the largest torque of a combination with earthquake; of all where there is none. */
+    private void besideEnds(EndMoments ends, Governing governing) {
+        OptionalInt most = largest();
+        if (most.isEmpty()) {
+            return;
+        }
+        double torque = demands.torque(most.getAsInt());
+        At at = whole().under(context.strength().combination(most.getAsInt()).name());
+        double nu = demands.earthquakeAxial()[0];
+        for (int axis = 0; axis < 2; axis++) {
+            TorsionSection s = tube().along(axis).orElse(null);
+            double v = ends.shear(axis);
+            if (s == null || v <= 0) {
+                continue;
+            }
+            ShearInput in = ColumnTieCheck.shearInput(lift, cage, basis, axis, nu);
+            leg(
+                    axis,
+                    rules.legSteel(torque, s, Trace.OFF)
+                            + share(in, v, cage.ties().middle()),
+                    at,
+                    governing);
+            if (ColumnTieCheck.lostAtEnds(lift, context, nu)) {
+                ShearInput close = ColumnTieCheck.endInput(lift, cage, basis, axis, nu);
+                double ties = code.shear(close, Trace.OFF).total()
+                        - code.shear(close, Trace.OFF).concrete();
+                double leg = cage.tie().area() / cage.ties().end();
+                double use = rules.legSteel(torque, s, Trace.OFF) / leg + v / ties;
+                governing.offer(
+                        kind(axis),
+                        use * leg,
+                        leg,
+                        use,
+                        At.named(lift.base(), lift.number(), ColumnTieCheck.ENDS)
+                                .under(at.combination()),
+                        rules.legClause());
+            }
+            double use = rules.limitUse(
+                    v, torque, s, in.d(), code.shear(in, Trace.OFF).limit(), Trace.OFF);
+            limit(axis, torque, use, at, governing);
+        }
+    }
+
+    /** The combination with the largest torque that counts, of those with earthquake where there are any. */
+    private OptionalInt largest() {
+        int[] with = IntStream.range(0, context.strength().count())
+                .filter(context.strength()::hasEarthquake)
+                .toArray();
+        return (with.length > 0
+                        ? IntStream.of(with)
+                        : IntStream.range(0, context.strength().count()))
+                .filter(this::counts)
+                .reduce((a, b) -> demands.torque(b) > demands.torque(a) ? b : a);
     }
 
     private double shear(int c, int axis) {
@@ -161,9 +202,34 @@ public final class ColumnTorsion {
 
     /** Of the ties for shear along an axis, what each leg carries [mm2/mm]. */
     private double share(int c, int axis) {
-        ShearInput in = input(c, axis);
-        double legs = in.avs() * cage.ties().middle() / cage.tie().area();
-        return code.shearSteelBesideTorsion(in, shear(c, axis)) / Math.max(1, legs);
+        return share(input(c, axis), shear(c, axis), cage.ties().middle());
+    }
+
+    private double share(ShearInput in, double v, double spacing) {
+        double legs = in.avs() * spacing / cage.tie().area();
+        return code.shearSteelBesideTorsion(in, v) / Math.max(1, legs);
+    }
+
+    /** No ties carry a shear past the limit of the concrete, which its own check and that of the limit tell. @param needed of each leg [mm2/mm] */
+    private void leg(int axis, double needed, At at, Governing governing) {
+        double leg = cage.tie().area() / cage.ties().middle();
+        if (Double.isFinite(needed)) {
+            governing.offer(kind(axis), needed, leg, needed / leg, at, rules.legClause());
+        }
+    }
+
+    private static CheckKind kind(int axis) {
+        return axis == 0 ? CheckKind.COLUMN_TORSION_X : CheckKind.COLUMN_TORSION_Y;
+    }
+
+    private void limit(int axis, double torque, double use, At at, Governing governing) {
+        governing.offer(
+                axis == 0 ? CheckKind.COLUMN_TORSION_LIMIT_X : CheckKind.COLUMN_TORSION_LIMIT_Y,
+                torque,
+                torque / Math.max(use, 1e-9),
+                use,
+                at,
+                rules.limitClause());
     }
 
     private double limit(int c, int axis, TorsionSection s, Trace t) {
@@ -207,15 +273,20 @@ public final class ColumnTorsion {
             if (!d.stable() || !counts(d.combination())) {
                 continue;
             }
-            StrengthSurface s = left.computeIfAbsent(d.combination(), this::left);
+            StrengthSurface s = left.computeIfAbsent(d.combination(), this::surface);
             double u = s.exact(d.p(), d.mx(), d.my()).utilisation();
             worst = worst == null || u > worst.utilisation ? new Bent(d, u) : worst;
         }
         return Optional.ofNullable(worst);
     }
 
-    private StrengthSurface left(int c) {
-        return context.besides(lift, cage, tube().besides(demands.torque(c), bars(), code));
+    private StrengthSurface surface(int c) {
+        return context.besides(lift, cage, left(c));
+    }
+
+    /** What a combination's torque leaves of the bars, in the order in which the cage tells them. */
+    List<Developed> left(int c) {
+        return tube().besides(demands.torque(c), bars(), code);
     }
 
     /** Whether a lift's bars bear all demands beside their torsion, and lie near enough round it. */

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.part.Bars;
 import kolonne.core.basis.part.Practice;
@@ -84,6 +85,55 @@ class BarEndsByHandTest {
         assertEquals(Cause.ANCHORAGE, r.cause());
         CheckResult whole = of(checked(500, 500, T32, ACI), 1, "axial-bending").get(0);
         assertTrue(r.utilisation() > whole.utilisation() && r.demand() > 0, r + " " + whole);
+    }
+
+    /**
+     * Beside a torque, by statics of the four bars at 66 and 434 of 500: pulled, they have 560 / ldh of 420 less what the torque takes of them,
+     * Al = T ph / (0.75 · 2 · 0.85 Aoh · 420) of 4 · 804; pushed, 400 / ldc of it as before.
+     */
+    @Test
+    void thickBarsBesideATorque() {
+        ModelBuilder b = TwoLifts.model(500, 500);
+        b.jointLoads.add(new JointLoad("P", "C", 0, 0, 0, 0, 0, 60e6));
+        var analysis = b.solve();
+        int head = analysis.stationCount(1) - 1;
+        double torque = Math.abs(analysis.force(1, 0, head, Analysis.T));
+        double p = -analysis.force(1, 0, head, Analysis.N);
+        assertTrue(torque > 20e6, "T " + torque);
+        double ldh = 420 * 1.25 * (30 / 105.0 + 0.6) / (23 * Math.sqrt(30)) * Math.pow(32, 1.5);
+        double part = torque * 4 * 410 / (0.75 * 2 * 0.85 * 410 * 410 * 420) / (4 * T32.area());
+        double pulled = 420 * (560 / ldh - part);
+        double pushed = 400 / (0.24 / Math.sqrt(30) * 32);
+        CheckResult r = of(checked(b, T32, ACI), 1, "bar-ends").get(0);
+        double[] most = strength(p / r.demand(), pulled, pushed);
+        assertEquals(r.demand() / most[1], r.utilisation(), 3e-3 * r.utilisation());
+        assertTrue(r.utilisation()
+                > 1.02 * of(checked(500, 500, T32, ACI), 1, "bar-ends").get(0).utilisation());
+    }
+
+    /** {φPn, φMn} of 500 × 500 where they go as asked, bars at 66 and 434 with so much stress at most. */
+    private static double[] strength(double ratio, double pulled, double pushed) {
+        double low = 10;
+        double high = 2000;
+        double[] r = {0, 0};
+        for (int k = 0; k < 100; k++) {
+            double c = (low + high) / 2;
+            double a = Math.min((0.85 - 0.05 * 2 / 7) * c, 500);
+            double n = 25.5 * 500 * a;
+            double m = n * (250 - a / 2);
+            for (double y : new double[] {66, 434}) {
+                double f = Math.max(-pulled, Math.min(pushed, 600 * (c - y) / c)) - (y < a ? 25.5 : 0);
+                n += f * 2 * T32.area();
+                m += f * 2 * T32.area() * (250 - y);
+            }
+            double strain = 0.003 * (434 - c) / c;
+            double phi = 0.65 + 0.25 * Math.max(0, Math.min(1, (strain - 0.0021) / 0.003));
+            r = new double[] {phi * n, phi * m};
+            boolean deeper = r[0] < ratio * r[1];
+            low = deeper ? c : low;
+            high = deeper ? high : c;
+        }
+        return r;
     }
 
     /** T25: its hook develops in 462 of 560, pushed it needs 460.1 of the 460 that its bend of 3 db leaves. Where the first bar goes on, the calculation is of one that ends. */

@@ -55,6 +55,12 @@ class FrameColumnsByHandTest {
 
     /** @param turn of the upper lift against the lower [rad] */
     static ColumnContext context(Ductility kind, Shape shape, double turn, List<BeamEnd> atB, List<BeamEnd> atC) {
+        return context(kind, shape, turn, atB, atC, List.of());
+    }
+
+    /** @param more loads */
+    private static ColumnContext context(
+            Ductility kind, Shape shape, double turn, List<BeamEnd> atB, List<BeamEnd> atC, List<JointLoad> more) {
         ModelBuilder b = new ModelBuilder();
         b.joint("A", 0, 0, 0).joint("B", 0, 0, 3600).joint("C", 0, 0, 7200);
         b.column("c1", "A", "B").fixed("A");
@@ -84,6 +90,7 @@ class FrameColumnsByHandTest {
         b.cases.add(new LoadCase("E", "earthquake", CaseKind.SEISMIC, 0));
         b.jointLoads.add(new JointLoad("P", "C", 0, 0, -1000e3, 0, 0, 0));
         b.jointLoads.add(new JointLoad("E", "C", 50e3, 0, 0, 0, 0, 0));
+        b.jointLoads.addAll(more);
         b.combine("P+E", Map.of("P", 1.2, "E", 1.0)).combine("P-E", Map.of("P", 0.9, "E", -1.0));
         Basis basis = Basis.standard(false).with(new Frame(Sway.BRACED, Sway.BRACED, 0, kind));
         return ColumnContext.of(Sidesway.of(b.solve(), basis), basis)
@@ -101,6 +108,7 @@ class FrameColumnsByHandTest {
                 new RectangleBars(3, 3, t25, t25, all, all), BarCatalogue.METRIC.find("T10"), ties);
     }
 
+    private static final double T10 = BarCatalogue.METRIC.find("T10").area();
     private static final TieSpacing TIES = new TieSpacing(100, 100, 150, 500, 500);
 
     private static List<ColumnDesign.LiftDesign> checked(ColumnContext c, TieSpacing ties) {
@@ -225,6 +233,43 @@ class FrameColumnsByHandTest {
                                 o,
                                 new LiftDemands(stack(o).lifts().get(0), o))
                         .shear(0));
+    }
+
+    /**
+     * Beside the torque of the earthquake, T from the analysis: At/s = T / (0.75 · 2 · 0.85 · 410² · 420) for each of the outer legs, and a third of what the shear
+     * from the ends needs. P is pulled up to less than Ag f'c / 20, so that next to the joints the concrete carries nothing.
+     */
+    @Test
+    void shearFromTheEndsBesideATorque() {
+        List<JointLoad> more = List.of(
+                new JointLoad("P", "C", 0, 0, 920e3, 0, 0, 0),
+                new JointLoad("E", "B", 0, 0, 0, 0, 0, 90e6),
+                new JointLoad("E", "C", 0, 0, 0, 0, 0, 30e6));
+        ColumnContext c = context(Ductility.SPECIAL, new Shape.Rectangle(500, 500), 0, bothSides(), bothSides(), more);
+        ColumnStack.Lift lift = stack(c).lifts().get(0);
+        double torque = Math.abs(c.strength().at(lift.memberNumber(), 0, 0, kolonne.core.analysis.Analysis.T));
+        assertTrue(torque > 20e6, "T " + torque);
+        double ats = torque / (0.75 * 2 * 0.85 * 410 * 410 * 420);
+        double root = Math.sqrt(30);
+        for (TieSpacing ties : List.of(TIES, new TieSpacing(100, 150, 150, 500, 500))) {
+            LiftDemands d = new LiftDemands(lift, c);
+            double v = EndMoments.of(stack(c), lift, cage(ties), c, d).shear(0);
+            double nu = d.earthquakeAxial()[0];
+            assertTrue(nu > 0 && nu < 250_000 * 30 / 20.0, "nu " + nu);
+            double vc = (0.17 * root + nu / (6 * 250_000)) * 500 * 437.5;
+            double share = (v / 0.75 - vc) / (420 * 437.5) / 3;
+            assertTrue(share > 0, "share " + share);
+            double between = (ats + share) / (T10 / ties.middle());
+            double close = ats / (T10 / ties.end()) + v / (0.75 * 3 * T10 / ties.end() * 420 * 437.5);
+            CheckResult r = the(checked(c, ties).get(0), "torsion-x");
+            assertEquals(Math.max(between, close), r.utilisation(), 1e-3 * r.utilisation());
+            assertEquals(close > between ? ColumnTieCheck.ENDS : ColumnCheck.WHOLE, r.place());
+            double both = Math.hypot(v / (500 * 437.5), torque * 4 * 410 / (1.7 * Math.pow(410, 4)));
+            assertEquals(
+                    both / (0.75 * (vc / (500 * 437.5) + 0.66 * root)),
+                    the(checked(c, ties).get(0), "shear-torsion-limit-x").utilisation(),
+                    1e-3);
+        }
     }
 
     /**

@@ -16,6 +16,7 @@ import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.check.LiftDemands;
 import kolonne.core.column.choice.ColumnDesigner;
+import kolonne.core.column.choice.HeldBars;
 import kolonne.core.demand.Demands;
 import kolonne.core.demand.Sidesway;
 import kolonne.core.demand.SwayIndex;
@@ -142,10 +143,7 @@ class ColumnStackTest {
     })
     void holdsCornersAndAlternateBars(int n, double gap, String expected) {
         String held = String.join(
-                "",
-                ColumnDesigner.held(n, gap, 150).stream()
-                        .map(h -> h ? "1" : "0")
-                        .toList());
+                "", HeldBars.along(n, gap, 150).stream().map(h -> h ? "1" : "0").toList());
         assertEquals(expected, held);
         assertFalse(held.contains("00"), "never two unheld in a row");
     }

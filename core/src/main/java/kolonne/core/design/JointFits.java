@@ -28,7 +28,6 @@ public final class JointFits {
     /** Bars of a column nearer in line than this are one line [mm]. */
     private static final double ONE_LINE = 1;
 
-    private final Basis basis;
     private final BuildingIndex index;
     private final Map<String, At> byJoint = new HashMap<>();
     /** By id of the line, in the order of the beams. */
@@ -63,8 +62,7 @@ public final class JointFits {
         }
     }
 
-    private JointFits(Basis basis, BuildingIndex index, List<ColumnDesign> columns) {
-        this.basis = basis;
+    private JointFits(BuildingIndex index, List<ColumnDesign> columns) {
         this.index = index;
         for (ColumnDesign c : columns) {
             for (int i = 0; i < c.lifts().size(); i++) {
@@ -81,8 +79,8 @@ public final class JointFits {
 
     /** The same; beams that are the same as in another design of the building, between the same columns, are not looked at again. @param before or null */
     public static JointFits of(BuildingDesign design, JointFits before) {
-        JointFits out = new JointFits(design.basis(), design.analysis().index(), design.columns());
-        boolean same = before != null && before.basis == out.basis && before.index == out.index;
+        JointFits out = new JointFits(design.analysis().index(), design.columns());
+        boolean same = before != null && before.index == out.index;
         for (BeamDesign b : design.beams()) {
             List<ColumnDesign> columns = out.columns(b);
             Of was = same ? before.byBeam.get(b.line().id()) : null;
@@ -141,11 +139,11 @@ public final class JointFits {
         double x = left ? s.faceFrom() : s.faceTo();
         BeamCage.Zone zone = b.cage().zoneAt(s.number(), x);
         double stirrup = zone == null ? 0 : zone.bar().diameter();
-        double half = s.shape().webWidth() / 2 - basis.beamCover() - stirrup;
+        double half = s.shape().webWidth() / 2 - b.basis().beamCover() - stirrup;
         List<double[]> gaps = gaps(column, across(at.joint(), other.joint()), half);
         for (BeamCage.Face face : BeamCage.Face.values()) {
             List<FaceLayout.Unit> units =
-                    FaceLayout.of(b.cage(), s, face, x, basis).units();
+                    FaceLayout.of(b.cage(), s, face, x, b.basis()).units();
             for (int layer :
                     units.stream().mapToInt(FaceLayout.Unit::layer).distinct().toArray()) {
                 layer(b, x, units.stream().filter(u -> u.layer() == layer).toList(), face, gaps, column, out);
@@ -162,7 +160,7 @@ public final class JointFits {
             At column,
             List<Misfit> out) {
         double d = bars.stream().mapToDouble(FaceLayout.Unit::diameter).max().orElse(0);
-        int room = room(gaps, d);
+        int room = room(gaps, d, b.basis());
         if (bars.size() > room) {
             ColumnStack stack = column.column.stack();
             out.add(new Misfit(
@@ -171,7 +169,7 @@ public final class JointFits {
     }
 
     /** Bars of a diameter side by side between those of the column, laid one by one as far to one side as they go. */
-    private int room(List<double[]> gaps, double d) {
+    private static int room(List<double[]> gaps, double d, Basis basis) {
         double clear = basis.designCode().detailing().beamClearSpacing(d, basis.aggregate());
         double next = Double.NEGATIVE_INFINITY;
         int out = 0;
@@ -195,13 +193,13 @@ public final class JointFits {
     }
 
     /** Free stretches across a beam between a column's bars, within so much from the middle. */
-    private List<double[]> gaps(At at, double[] across, double half) {
+    private static List<double[]> gaps(At at, double[] across, double half) {
         ColumnStack.Lift lift = at.column.stack().lifts().get(at.lift);
         ColumnCage.LiftCage cage = at.column.cage().lifts().get(at.lift);
         double x = across[0] * lift.aboutY().ux() + across[1] * lift.aboutY().uy();
         double y = across[0] * lift.aboutX().ux() + across[1] * lift.aboutX().uy();
         List<double[]> bars = new ArrayList<>();
-        for (PlacedBar p : cage.bars(lift.section().shape(), basis.columnCover())) {
+        for (PlacedBar p : cage.bars(lift.section().shape(), at.column.basis().columnCover())) {
             double t = x * p.x() + y * p.y();
             double r = cage.layout().at(p).diameter() / 2;
             bars.add(new double[] {t - r, t + r});

@@ -249,6 +249,24 @@ class LocalSettingsTest {
         compared(design(b.with(List.of(then, first))), design(other), design(b), first.scope());
     }
 
+    /** Bars that pass in joints are counted by the covers of the beam and of the column. */
+    @Test
+    void joints() {
+        Basis b = Basis.standard(false);
+        String[] storeys = BUILDING.index().building().storeys().stream()
+                .map(kolonne.core.model.Storey::name)
+                .toArray(String[]::new);
+        List<String> all = crowded(design(thick(b, 50)));
+        assertEquals(all, crowded(design(b.with(List.of(on("all", THICK, storeys))))));
+        assertNotEquals(all, crowded(design(b)));
+    }
+
+    private static List<String> crowded(BuildingDesign d) {
+        return JointFits.of(d).all().stream()
+                .map(m -> m.beam() + " " + m.column() + " " + m.storey() + " " + m.top() + m.bars() + " " + m.room())
+                .toList();
+    }
+
     /** Lines with other settings do not share a cage, and it is said. */
     @Test
     void typesKeepTheirSettings() {

@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import kolonne.core.basis.Basis;
-import kolonne.core.code.DesignCode;
 import kolonne.core.column.cage.BarLayout;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.HandLift;
@@ -46,7 +45,6 @@ public final class ColumnDesigner {
 
     private final ColumnContext context;
     private final Basis basis;
-    private final DesignCode code;
     /** The lift above the one that is being designed. */
     private List<Borne> over;
     /** Bars of lifts, by number, that stay the same through several storeys. */
@@ -65,7 +63,6 @@ public final class ColumnDesigner {
                         s.lifts().stream().map(l -> new LiftDemands(l, context)).toList())
                 .toList();
         this.basis = context.basis();
-        this.code = basis.designCode();
     }
 
     /** The designed stack: a cage and its checks. */

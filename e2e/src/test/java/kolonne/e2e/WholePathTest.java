@@ -72,6 +72,26 @@ class WholePathTest extends BrowserTest {
         assertThat(second).hasAttribute("aria-selected", "true");
         assertThat(page.getByLabel("Calculation"))
                 .containsText(second.locator("td").first().textContent());
+        assertThat(page.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("What the moments are made of"))
+                        .getByRole(AriaRole.ROW, new Locator.GetByRoleOptions().setName(Pattern.compile("^together"))))
+                .containsText(second.locator("td").nth(3).textContent());
+    }
+
+    @Test
+    void goesFromABeamToTheColumnThatItsBarsDoNotPass() {
+        openDemo();
+        query("crowded beam");
+        rows().first().dblclick();
+        Locator column = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Crowded joints"))
+                .getByRole(AriaRole.LINK)
+                .first();
+        String mark = column.textContent();
+        column.click();
+        assertThat(page.getByRole(
+                        AriaRole.HEADING,
+                        new Page.GetByRoleOptions().setName(mark).setExact(true)))
+                .isVisible();
+        assertThat(page.getByLabel("Interaction of axial force and moment")).isVisible();
     }
 
     @Test

@@ -81,16 +81,21 @@ public final class JointFits {
     public static JointFits of(BuildingDesign design, JointFits before) {
         JointFits out = new JointFits(design.analysis().index(), design.columns());
         boolean same = before != null && before.index == out.index;
-        for (BeamDesign b : design.beams()) {
-            List<ColumnDesign> columns = out.columns(b);
-            Of was = same ? before.byBeam.get(b.line().id()) : null;
-            boolean kept = was != null
-                    && was.beam == b
-                    && was.columns.size() == columns.size()
-                    && IntStream.range(0, columns.size()).allMatch(i -> columns.get(i) == was.columns.get(i));
-            out.byBeam.put(b.line().id(), kept ? was : new Of(b, columns, out.misfits(b)));
-        }
+        List<Of> found = design.beams().parallelStream()
+                .map(b -> out.found(b, same ? before.byBeam.get(b.line().id()) : null))
+                .toList();
+        found.forEach(o -> out.byBeam.put(o.beam.line().id(), o));
         return out;
+    }
+
+    /** @param was what was found before, or null */
+    private Of found(BeamDesign b, Of was) {
+        List<ColumnDesign> columns = columns(b);
+        boolean kept = was != null
+                && was.beam == b
+                && was.columns.size() == columns.size()
+                && IntStream.range(0, columns.size()).allMatch(i -> columns.get(i) == was.columns.get(i));
+        return kept ? was : new Of(b, columns, misfits(b));
     }
 
     private List<ColumnDesign> columns(BeamDesign b) {

@@ -88,7 +88,7 @@ final class BeamReading {
                         s.h() - g.offset(),
                         s.h(),
                         g.pairs() ? b.beamCover() / Math.sqrt(2) : b.beamCover());
-        double hook = (g.pairs() && b.en() ? Math.sqrt(2) : 1) * m.hooked(g.d(), s.fc());
+        double hook = (g.pairs() && b.en() ? Math.sqrt(2) : 1) * m.hooked(g.d(), s.fc(), true);
         double left = (x - g.from()) / (g.hookFrom() ? hook : straight);
         double right = (g.to() - x) / (g.hookTo() ? hook : straight);
         return Math.max(0, Math.min(1, Math.min(left, right)));

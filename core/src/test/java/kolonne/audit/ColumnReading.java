@@ -1,6 +1,7 @@
 package kolonne.audit;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
@@ -28,7 +29,10 @@ final class ColumnReading {
     private final double[][] axes;
     private final int n;
     private final TorsionReading torsion;
+    private final ShearReading shear;
     private boolean unread;
+    /** What bars develop at foot and head; null where they are whole. */
+    private final List<List<Fibres.Part>> ends = new ArrayList<>(Arrays.asList(null, null));
 
     /** @param depths of the sections of all members [mm] */
     ColumnReading(Sheet.Lift l, Sheet.Basis b, Forces f, double[] depths) {
@@ -42,6 +46,22 @@ final class ColumnReading {
         this.axes = LocalAxes.of(index.joint(member.start()), index.joint(member.end()), member.angle());
         this.n = f.analysis().stationCount(l.member());
         this.torsion = new TorsionReading(l, b, f);
+        this.shear = new ShearReading(l, b);
+    }
+
+    /** With what its bars develop where they end. @param bars as they stand */
+    ColumnReading ending(List<Sheet.Standing> bars) {
+        EndingReading e = new EndingReading(l, bars, b);
+        double base = index.lower(member).z();
+        double length = index.length(member);
+        double checked = base + 0.8 * high();
+        String foot = index.lower(member).id();
+        boolean planted = low() > 0
+                && index.building().supports().stream().noneMatch(s -> s.joint().equals(foot))
+                && index.membersAt(foot).stream().noneMatch(o -> o != member && o.role() == Role.COLUMN);
+        ends.set(0, planted ? e.foot(checked, base + low()) : null);
+        ends.set(1, high() < length ? e.head(checked, base + high(), base + 2 * length - high()) : null);
+        return this;
     }
 
     /** What is found; null where lengths run over several members, which is not read here. */
@@ -169,6 +189,7 @@ final class ColumnReading {
             out.add("axial-limit", most / cap, "P");
             left = torsion.counts(k) ? Fibres.surface(l, torsion.left(k), m, b) : null;
             for (int turn = 0; turn < (b.en() ? 2 : 1); turn++) {
+                atEnds(k, p, x, y, turn, lx, ly, scale);
                 for (int i : new TreeSet<>(List.of(0, n / 2, n - 1, x.at(), y.at()))) {
                     point(
                             surface,
@@ -190,6 +211,34 @@ final class ColumnReading {
                             eccentric(sy[leastOfBoth && way == 1 ? 2 : 0], most, turn == 1, ly, l.b()));
                 }
             }
+        }
+    }
+
+    /** A tenth of the height from either end with what bars develop there, less what a torque takes of it. */
+    private void atEnds(int k, double[] p, Bent x, Bent y, int turn, double lx, double ly, double scale) {
+        for (int i = 0; i < n; i++) {
+            double part = f.analysis().stationX(l.member(), i) / f.analysis().stationX(l.member(), n - 1);
+            double up = upwards() ? part : 1 - part;
+            List<Fibres.Part> parts = up <= 0.1 ? ends.get(0) : up >= 0.9 ? ends.get(1) : null;
+            if (parts == null) {
+                continue;
+            }
+            double taken = torsion.counts(k) ? 1 - torsion.left(k) : 0;
+            List<Fibres.Part> left = parts.stream()
+                    .map(q -> new Fibres.Part(Math.max(0, q.pull() - taken), q.push()))
+                    .toList();
+            double mx = Math.copySign(eccentric(x.moments()[i], p[i], turn == 0, lx, l.h()), x.moments()[i]);
+            double my = Math.copySign(eccentric(y.moments()[i], p[i], turn == 1, ly, l.b()), y.moments()[i]);
+            double use = Fibres.useAround(Fibres.around(l, left, m, b), p[i], mx, my, scale);
+            double steel = 0;
+            for (int j = 0; j < left.size(); j++) {
+                steel += left.get(j).push() * l.bars().get(j).area() * Math.min(b.fy(), 550);
+            }
+            double cap = (l.spiral() ? 0.75 * 0.85 : 0.65 * 0.80) * (0.85 * l.fc() * (gross() - steel()) + steel);
+            out.add(
+                    taken > 0 ? "bar-ends-torsion" : "bar-ends",
+                    Math.max(Double.isNaN(use) ? 0 : use, b.en() ? 0 : p[i] / cap),
+                    "at " + part + " of " + k);
         }
     }
 
@@ -488,13 +537,17 @@ final class ColumnReading {
         }
     }
 
-    private void shear() {
-        // an unstable storey fails by that; what is left to read is the analysis
-        double sway = IntStream.of(1, 2)
+    /** The larger magnifier; an unstable storey fails by that, and what is left to read is the analysis. */
+    double sway() {
+        return IntStream.of(1, 2)
                 .mapToDouble(this::magnifier)
                 .filter(Double::isFinite)
                 .max()
                 .orElse(1);
+    }
+
+    private void shear() {
+        double sway = sway();
         for (int k = 0; k < f.strength.size(); k++) {
             double p = Double.POSITIVE_INFINITY;
             for (int i = 0; i < n; i++) {
@@ -505,53 +558,11 @@ final class ColumnReading {
                 for (int i = 0; i < n; i++) {
                     v = Math.max(v, Math.abs(f.at(l.member(), i, k, alongX ? Analysis.VY : Analysis.VZ, sway)));
                 }
-                out.add("shear", v / carried(alongX, p), alongX ? "x" : "y");
+                out.add("shear", v / shear.carried(alongX, p, widest()), alongX ? "x" : "y");
                 if (torsion.counts(k)) {
-                    torsion.beside(k, v, alongX, widest(), concrete(alongX, p), out);
+                    torsion.beside(k, v, alongX, p, widest(), out);
                 }
             }
         }
-    }
-
-    /** Shear strength with axial force (22.5.5.1 a and 22.5.5.1.1; 6.2.2, 6.2.3). */
-    private double carried(boolean alongX, double p) {
-        double bw = torsion.width(alongX);
-        double d = torsion.depth(alongX);
-        double avs = torsion.legs(alongX) * l.tieArea() / widest();
-        if (b.en()) {
-            double nu = 0.6 * (1 - l.fc() / 250);
-            double fcd = l.fc() / 1.5;
-            double ties = avs * (l.round() ? Math.PI / 4 : 1) * 0.9 * d * m.links() * 2.5;
-            double scp = Math.min(p / gross(), 0.2 * fcd);
-            double rho = Math.min(0.02, steel() / 2 / (bw * d));
-            double size = Math.min(2, 1 + Math.sqrt(200 / d));
-            double concrete = Math.max(
-                            0.12 * size * Math.cbrt(100 * rho * l.fc()),
-                            0.035 * Math.pow(size, 1.5) * Math.sqrt(l.fc()))
-                    + 0.15 * scp;
-            double struts = bw * 0.9 * d * nu * fcd / 2.9;
-            return Math.max(
-                    Math.max(0, concrete) * bw * d,
-                    Math.min(ties, Math.max(struts, Math.min(ties, bw * 0.9 * d * nu * fcd / 2))));
-        }
-        double vc = concrete(alongX, p);
-        return 0.75 * Math.min(vc + avs * m.links() * d, vc + m.root(0.66, 8, l.fc(), false) * bw * d);
-    }
-
-    /** Vc by ACI [N]. */
-    private double concrete(boolean alongX, double p) {
-        double bw = torsion.width(alongX);
-        double d = torsion.depth(alongX);
-        double avs = torsion.legs(alongX) * l.tieArea() / widest();
-        double least =
-                Math.max(m.root(0.062, 0.75, l.fc(), false), b.code() == Sheet.Code.ACI_US ? 50 * 0.006894757 : 0.35)
-                        / m.links()
-                        * bw;
-        double axial = Math.min(p / (6 * gross()), 0.05 * l.fc());
-        double root = m.root(0.17, 2, l.fc(), true);
-        double rho = Math.pow(steel() / 2 / (bw * d), 1.0 / 3);
-        double lambda = Math.min(1, Math.sqrt(2 / (1 + d / (b.code() == Sheet.Code.ACI_US ? 254 : 250))));
-        double vc = avs >= least ? root + axial : m.root(0.66, 8, l.fc(), true) * lambda * rho + axial;
-        return Math.max(0, Math.min(vc, m.root(0.42, 5, l.fc(), true))) * bw * d;
     }
 }

@@ -1,8 +1,11 @@
 package kolonne.audit;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Sway;
 import kolonne.core.beam.cage.BeamCage;
@@ -16,8 +19,12 @@ import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TiePlaces;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
+import kolonne.core.design.BuildingDesign;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.shape.Shape;
+import kolonne.core.space.BuildingInSpace;
+import kolonne.core.space.SpaceBar;
+import kolonne.core.work.Progress;
 
 /** Copies what is drawn out of a design. The only class of the auditor that knows the designer's; it computes nothing. */
 final class Drawn {
@@ -38,7 +45,12 @@ final class Drawn {
                 b.frame().lengths() == EffectiveLengths.FROM_ENDS,
                 b.frame().lengthX(),
                 b.frame().lengthY(),
-                b.national().getOrDefault("secondOrder", 1.0) == 2);
+                b.national().getOrDefault("secondOrder", 1.0) == 2,
+                frame(b.frame().ductility()));
+    }
+
+    private static Sheet.Frame frame(Ductility d) {
+        return d == Ductility.OUTSIDE ? Sheet.Frame.SPECIAL : Sheet.Frame.valueOf(d.name());
     }
 
     static Sheet.Line line(BeamDesign d, Basis basis) {
@@ -142,6 +154,36 @@ final class Drawn {
                                 (LegBars) c.layout(),
                                 basis.columnCover() + c.tie().diameter())
                         : null);
+    }
+
+    /** The vertical bars of every lift, by the number of its member. */
+    static Map<Integer, List<Sheet.Standing>> standing(BuildingDesign d) {
+        Map<String, List<BuildingInSpace.Piece>> pieces = new HashMap<>();
+        BuildingInSpace.each(d, Progress.NONE, q -> {
+            if (!q.beam()) {
+                pieces.computeIfAbsent(q.mark(), k -> new ArrayList<>()).add(q);
+            }
+        });
+        Map<Integer, List<Sheet.Standing>> out = new HashMap<>();
+        for (ColumnDesign c : d.columns()) {
+            for (ColumnStack.Lift l : c.stack().lifts()) {
+                out.put(l.memberNumber(), standing(pieces.get(c.stack().mark()).get(l.number()), l.base()));
+            }
+        }
+        return out;
+    }
+
+    /** Vertical bars of a lift with its foot at a height. */
+    static List<Sheet.Standing> standing(BuildingInSpace.Piece p, double base) {
+        return p.placed().bars().stream()
+                .filter(s -> s.use() == SpaceBar.Use.MAIN)
+                .map(s -> new Sheet.Standing(
+                        s.item().bar().diameter(),
+                        s.item().shape().equals("11"),
+                        s.shape().moved(s.at()).points().stream()
+                                .map(q -> new double[] {q.x() + base, q.y(), q.z()})
+                                .toList()))
+                .toList();
     }
 
     private static Sheet.Legs legs(Shape.Flanged f, LegBars bars, double inset) {

@@ -1,6 +1,7 @@
 package kolonne.audit;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -61,7 +62,17 @@ final class Fibres {
 
     /** What a surface depends on: lifts that are built alike share it. */
     private record Built(
-            boolean round, double b, double h, double fc, List<Sheet.Dot> bars, double pull, Sheet.Basis basis) {}
+            boolean round,
+            double b,
+            double h,
+            double fc,
+            List<Sheet.Dot> bars,
+            List<Part> parts,
+            boolean around,
+            Sheet.Basis basis) {}
+
+    /** Of their strength, what a bar bears where it is pulled, and where it is pushed. */
+    record Part(double pull, double push) {}
 
     private static final Map<Built, double[][][]> SURFACES = new ConcurrentHashMap<>();
 
@@ -72,23 +83,34 @@ final class Fibres {
 
     /** The same with bars that bear only a part of their strength where they are pulled. */
     static double[][][] surface(Sheet.Lift l, double pull, Materials m, Sheet.Basis b) {
-        return SURFACES.computeIfAbsent(
-                new Built(l.round(), l.b(), l.h(), l.fc(), l.bars(), pull, b), k -> computed(l, pull, m, b));
+        return kept(l, Collections.nCopies(l.bars().size(), new Part(pull, 1)), false, m, b);
     }
 
-    private static double[][][] computed(Sheet.Lift l, double pull, Materials m, Sheet.Basis b) {
+    /** All round, since bars that each bear a part of their own are not alike to every side. */
+    static double[][][] around(Sheet.Lift l, List<Part> parts, Materials m, Sheet.Basis b) {
+        return kept(l, parts, true, m, b);
+    }
+
+    private static double[][][] kept(Sheet.Lift l, List<Part> parts, boolean around, Materials m, Sheet.Basis b) {
+        return SURFACES.computeIfAbsent(
+                new Built(l.round(), l.b(), l.h(), l.fc(), l.bars(), parts, around, b),
+                k -> computed(l, parts, around, m, b));
+    }
+
+    private static double[][][] computed(Sheet.Lift l, List<Part> parts, boolean around, Materials m, Sheet.Basis b) {
         double scale = Math.max(l.b(), l.h());
         double[][] fibres = fibres(l);
-        int angles = 17;
+        int quarters = around ? 4 : 1;
+        int angles = 16 * quarters + 1;
         int depths = 60;
         double[][][] out = new double[angles][depths][];
         for (int i = 0; i < angles; i++) {
-            double ux = Math.cos(Math.PI / 2 * i / (angles - 1));
-            double uy = Math.sin(Math.PI / 2 * i / (angles - 1));
-            double reach = l.round() ? l.b() / 2 : (l.b() * ux + l.h() * uy) / 2;
+            double ux = Math.cos(Math.PI / 2 * quarters * i / (angles - 1));
+            double uy = Math.sin(Math.PI / 2 * quarters * i / (angles - 1));
+            double reach = l.round() ? l.b() / 2 : (l.b() * Math.abs(ux) + l.h() * Math.abs(uy)) / 2;
             for (int k = 0; k < depths; k++) {
                 double c = 2 * reach * Math.exp(Math.log(0.02) + (Math.log(40) - Math.log(0.02)) * k / (depths - 1));
-                double[] p = point(l, pull, m, b, fibres, ux, uy, reach, c);
+                double[] p = point(l, parts, m, b, fibres, ux, uy, reach, c);
                 out[i][k] = new double[] {p[0], p[1] / scale, p[2] / scale};
             }
         }
@@ -112,7 +134,7 @@ final class Fibres {
 
     private static double[] point(
             Sheet.Lift l,
-            double pull,
+            List<Part> parts,
             Materials m,
             Sheet.Basis b,
             double[][] fibres,
@@ -134,11 +156,14 @@ final class Fibres {
             my += stress * f[2] * f[0];
         }
         double tension = 0;
-        for (Sheet.Dot d : l.bars()) {
+        for (int i = 0; i < parts.size(); i++) {
+            Sheet.Dot d = l.bars().get(i);
+            Part part = parts.get(i);
             double depth = reach - d.x() * ux - d.y() * uy;
             double eps = extreme * (c - depth) / c;
             double concrete = b.en() ? parabola(l.fc(), eps) : depth < block ? m.blockStress(l.fc()) : 0;
-            double f = (Math.max(-pull * m.steel(), Math.min(m.steel(), 200_000 * eps)) - concrete) * d.area();
+            double most = part.push() * m.steel();
+            double f = (Math.max(-part.pull() * m.steel(), Math.min(most, 200_000 * eps)) - concrete) * d.area();
             tension = Math.max(tension, -eps);
             n += f;
             mx += f * d.y();
@@ -165,7 +190,15 @@ final class Fibres {
 
     /** How far the ray of a demand reaches to the surface, by the flat pieces between its points; the first quadrant of moments. */
     static double use(double[][][] surface, double n, double mx, double my, double scale) {
-        double[] ray = {n, Math.abs(mx) / scale, Math.abs(my) / scale};
+        return along(surface, n, Math.abs(mx) / scale, Math.abs(my) / scale);
+    }
+
+    /** The same of a surface all round. */
+    static double useAround(double[][][] surface, double n, double mx, double my, double scale) {
+        return along(surface, n, mx / scale, my / scale);
+    }
+
+    private static double along(double[][][] surface, double... ray) {
         double size = Math.sqrt(ray[0] * ray[0] + ray[1] * ray[1] + ray[2] * ray[2]);
         if (size == 0) {
             return 0;

@@ -8,6 +8,7 @@ import java.util.Map;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.StoreyResults;
 import kolonne.core.model.Building;
+import kolonne.core.model.CaseKind;
 import kolonne.core.model.Combination;
 import kolonne.core.model.Joint;
 import kolonne.core.model.Member;
@@ -193,6 +194,25 @@ final class Forces {
             sum += t.factor() * (sways[n] ? magnifier : 1) * a.force(member, n, station, component);
         }
         return sum;
+    }
+
+    /** Whether a strength combination has an earthquake. */
+    boolean shakes(int k) {
+        return strength.get(k).terms().stream().anyMatch(t -> seismic(a.index().caseNumber(t.loadCase())));
+    }
+
+    private boolean seismic(int loadCase) {
+        return b.loadCases().get(loadCase).kind() == CaseKind.SEISMIC;
+    }
+
+    /** A component with the earthquake so many times as strong. */
+    double shaken(int member, int station, int k, int component, double magnifier, double times) {
+        double more = 0;
+        for (Combination.Term t : strength.get(k).terms()) {
+            int n = a.index().caseNumber(t.loadCase());
+            more += seismic(n) ? (times - 1) * t.factor() * magnifier * a.force(member, n, station, component) : 0;
+        }
+        return at(member, station, k, component, magnifier) + more;
     }
 
     /** Of the dead, superimposed and soil cases of a strength combination. */

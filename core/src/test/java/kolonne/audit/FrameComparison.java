@@ -19,9 +19,13 @@ final class FrameComparison {
     private final FrameReading reading;
 
     FrameComparison(BuildingDesign d) {
-        Sheet.Basis numbers = Drawn.basis(d.basis());
         this.d = d;
-        this.reading = new FrameReading(
+        this.reading = reading(d);
+    }
+
+    static FrameReading reading(BuildingDesign d) {
+        Sheet.Basis numbers = Drawn.basis(d.basis());
+        return new FrameReading(
                 numbers,
                 new Forces(d.analysis(), numbers),
                 d.beams().stream().map(b -> Drawn.line(b, d.basis())).toList(),

@@ -6,8 +6,6 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.model.BuildingIndex;
-import kolonne.core.model.CaseKind;
-import kolonne.core.model.Combination;
 import kolonne.core.model.Joint;
 import kolonne.core.model.LocalAxes;
 import kolonne.core.model.Member;
@@ -159,10 +157,54 @@ final class FrameReading {
 
     /** Shear from the ends over the hoops' strength where the concrete counts for nothing: compression under a twentieth. */
     private void shear(Sheet.Lift l, Member member, double[] u, int axis, Map<String, Double> out) {
-        double[] p = earthquake(l);
-        if (p[0] >= gross(l) * l.fc() / 20 || l.round()) {
+        if (!withoutConcrete(l) || l.round()) {
             return;
         }
+        String name = axis == 0 ? "x" : "y";
+        double d = new ShearReading(l, b).depth(axis == 0);
+        long legs = l.legs() != null ? 2 : new ShearReading(l, b).legs(axis == 0);
+        double hoops = 0.75 * legs * l.tieArea() / hoopGap(l) * Math.min(420, b.fyt()) * d;
+        out.put("shear-" + name, shear(l, member, u, axis) / hoops);
+    }
+
+    /** Of hoops beside the joints, the largest. */
+    double hoopGap(Sheet.Lift l) {
+        Member member = index.building().members().get(l.member());
+        double gap = 0;
+        for (int i = 1; i < l.ties().size(); i++) {
+            boolean near = l.ties().get(i) <= deepest(index.lower(member)) / 2 + 450;
+            gap = near ? Math.max(gap, l.ties().get(i) - l.ties().get(i - 1)) : gap;
+        }
+        return gap;
+    }
+
+    private boolean withoutConcrete(Sheet.Lift l) {
+        return b.frame() == Sheet.Frame.SPECIAL && earthquake(l)[0] < gross(l) * l.fc() / 20;
+    }
+
+    /** The ties of a twisted lift beside the shear from its ends, under every combination with earthquake. */
+    void torsion(Sheet.Lift l, Findings out) {
+        Member member = index.building().members().get(l.member());
+        double[][] axes = LocalAxes.of(index.joint(member.start()), index.joint(member.end()), member.angle());
+        TorsionReading t = new TorsionReading(l, b, f);
+        for (int k = 0; k < f.strength.size(); k++) {
+            if (!f.shakes(k) || !t.counts(k)) {
+                continue;
+            }
+            for (int axis = 0; axis < 2; axis++) {
+                double v = shear(l, member, axes[axis + 1], axis);
+                if (v > 0) {
+                    t.beside(k, v, axis == 0, earthquake(l)[0], l.widest(), out);
+                }
+                if (v > 0 && withoutConcrete(l)) {
+                    t.hoops(k, v, axis == 0, hoopGap(l), out);
+                }
+            }
+        }
+    }
+
+    /** Shear with the strength of the ends; of ordinary frames only in lifts no longer than five depths (18.3.3, 18.4.3.1, 18.7.6.1). */
+    private double shear(Sheet.Lift l, Member member, double[] u, int axis) {
         double[] own = {largest(l, u, 1), largest(l, u, -1)};
         double length = index.length(member);
         List<Double> brought = new ArrayList<>();
@@ -190,28 +232,32 @@ final class FrameReading {
                     .orElse(null);
             double stiff = stiffness(l, axis);
             double share = next == null ? 1 : stiff / (stiff + stiffness(next, axis));
-            brought.add(beams > 0 ? beams * share : Double.POSITIVE_INFINITY);
+            boolean special = b.frame() == Sheet.Frame.SPECIAL;
+            brought.add(special && beams > 0 ? beams * share : Double.POSITIVE_INFINITY);
             length -= Double.isInfinite(shallow) ? 0 : shallow;
         }
         // foot and head are compressed on opposite sides
         double ends = Math.max(
                 Math.min(own[0], brought.get(0)) + Math.min(own[1], brought.get(1)),
                 Math.min(own[1], brought.get(0)) + Math.min(own[0], brought.get(1)));
-        double h = axis == 0 ? l.b() : l.h();
-        double d = h
-                - b.columnCover()
-                - l.tie()
-                - l.bars().stream().mapToDouble(Sheet.Dot::d).max().orElseThrow() / 2;
-        long legs = l.legs() != null
-                ? 2
-                : (axis == 0 ? l.heldY() : l.heldX()).stream().filter(q -> q).count();
-        double gap = 0;
-        for (int i = 1; i < l.ties().size(); i++) {
-            boolean near = l.ties().get(i) <= deepest(index.lower(member)) / 2 + 450;
-            gap = near ? Math.max(gap, l.ties().get(i) - l.ties().get(i - 1)) : gap;
+        double h = l.round() || axis == 0 ? l.b() : l.h();
+        if (b.frame() == Sheet.Frame.ORDINARY && length > 5 * h) {
+            return 0;
         }
-        double hoops = 0.75 * legs * l.tieArea() / gap * Math.min(420, b.fyt()) * d;
-        out.put("shear-" + (axis == 0 ? "x" : "y"), ends / length / hoops);
+        return b.frame() == Sheet.Frame.SPECIAL ? ends / length : Math.min(ends / length, overstrength(l, axis));
+    }
+
+    /** Shear of the combinations with earthquake three times as strong, swaying parts magnified by the larger factor. */
+    private double overstrength(Sheet.Lift l, int axis) {
+        double delta = new ColumnReading(l, b, f, Drawn.depths(index)).sway();
+        double out = 0;
+        for (int k = 0; k < f.strength.size(); k++) {
+            for (int i = 0; f.shakes(k) && i < f.analysis().stationCount(l.member()); i++) {
+                int component = axis == 0 ? Analysis.VY : Analysis.VZ;
+                out = Math.max(out, Math.abs(f.shaken(l.member(), i, k, component, delta, 3)));
+            }
+        }
+        return out;
     }
 
     private double largest(Sheet.Lift l, double[] u, int sense) {
@@ -222,6 +268,10 @@ final class FrameReading {
             out = Math.max(out, bears(l, u, sense, p[0] + (p[1] - p[0]) * i / parts, true));
         }
         return out;
+    }
+
+    private double probable() {
+        return b.frame() == Sheet.Frame.SPECIAL ? 1.25 : 1;
     }
 
     private double gross(Sheet.Lift l) {
@@ -292,14 +342,7 @@ final class FrameReading {
         double least = Double.POSITIVE_INFINITY;
         double most = Double.NEGATIVE_INFINITY;
         for (int k = 0; k < f.strength.size(); k++) {
-            Combination c = f.strength.get(k);
-            boolean shakes = c.terms().stream()
-                    .anyMatch(t -> index.building()
-                                    .loadCases()
-                                    .get(index.caseNumber(t.loadCase()))
-                                    .kind()
-                            == CaseKind.SEISMIC);
-            for (int i = 0; shakes && i < f.analysis().stationCount(l.member()); i++) {
+            for (int i = 0; f.shakes(k) && i < f.analysis().stationCount(l.member()); i++) {
                 double p = -f.at(l.member(), i, k, Analysis.N, 1);
                 least = Math.min(least, p);
                 most = Math.max(most, p);
@@ -319,7 +362,7 @@ final class FrameReading {
         return out;
     }
 
-    /** Moment towards a direction in plan (1) or away from it (-1) with an axial force; at its most with 1.25 fy, whatever bends the lift across. */
+    /** Moment towards a direction in plan (1) or away from it (-1) with an axial force; at its most with 1.25 fy in special frames, whatever bends the lift across. */
     private double bears(Sheet.Lift l, double[] u, int sense, double p, boolean most) {
         Member member = index.building().members().get(l.member());
         double[][] axes = LocalAxes.of(index.joint(member.start()), index.joint(member.end()), member.angle());
@@ -327,11 +370,11 @@ final class FrameReading {
         double y = u[0] * axes[2][0] + u[1] * axes[2][1] + u[2] * axes[2][2];
         boolean along = l.legs() == null && (l.round() || Math.min(Math.abs(x), Math.abs(y)) < 1e-6);
         if (along) {
-            return bears(l, Math.abs(x) > Math.abs(y) ? 0 : 1, p, most ? 1.25 : 1);
+            return bears(l, Math.abs(x) > Math.abs(y) ? 0 : 1, p, most ? probable() : 1);
         }
         Cells c = cells.computeIfAbsent(l.member(), k -> Cells.of(l, b));
         double theta = Math.atan2(sense * y, sense * x);
-        return most ? c.most(theta, p, 1.25 * b.fy()) : c.alone(theta, p, b.fy());
+        return most ? c.most(theta, p, probable() * b.fy()) : c.alone(theta, p, b.fy());
     }
 
     /** Moment along x (0) or y (1) with an axial force, by strips across the depth and bisection of the axis. */

@@ -91,10 +91,10 @@ final class Materials {
         return Math.max(b.fy() * psi * grade / root(1 / k, 1 / inch, fc, true) * d, inches(300, 12));
     }
 
-    /** Length in which a hooked bar develops (25.4.3.1 with ψo 1.25, ψr 1.0; 8.4.4 less what goes round the bend). */
-    double hooked(double d, double fc) {
+    /** Length in which a hooked bar develops (25.4.3.1 with ψo 1.25, ψr 1.0; 8.4.4 less what goes round the bend). @param poor bond, of bars that lie near the top */
+    double hooked(double d, double fc, boolean poor) {
         if (b.en()) {
-            double along = Math.max(d / 4 * steel() / bond(d, fc, true), Math.max(10 * d, 100));
+            double along = Math.max(d / 4 * steel() / bond(d, fc, poor), Math.max(10 * d, 100));
             return Math.max(along - 12 * d, Math.max(10 * d, 100));
         }
         double psi = us() ? Math.min(1, fc / PSI / 15_000 + 0.6) : Math.min(1, fc / 105 + 0.6);

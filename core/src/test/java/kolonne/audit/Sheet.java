@@ -1,6 +1,7 @@
 package kolonne.audit;
 
 import java.util.List;
+import java.util.stream.IntStream;
 
 /** What the drawings of a building show, and the numbers of its basis: plain data, nothing computed. N, mm, MPa. */
 final class Sheet {
@@ -11,6 +12,14 @@ final class Sheet {
         ACI_SI,
         ACI_US,
         EN
+    }
+
+    /** What a frame for earthquakes is: members outside the system that resists them have the shear of special ones. */
+    enum Frame {
+        NONE,
+        ORDINARY,
+        INTERMEDIATE,
+        SPECIAL
     }
 
     /** Numbers of the basis. */
@@ -26,7 +35,8 @@ final class Sheet {
             boolean lengthsFromEnds,
             double lengthX,
             double lengthY,
-            boolean nominalStiffness) {
+            boolean nominalStiffness,
+            Frame frame) {
         boolean en() {
             return code == Code.EN;
         }
@@ -89,6 +99,36 @@ final class Sheet {
     /** A bar of a column from the centroid. */
     record Dot(double x, double y, double d, double area) {}
 
+    /** A bar as it stands: a broken line of {height, x, y}, heights absolute, places about the centroid. @param hooked at one of its ends */
+    record Standing(double d, boolean hooked, List<double[]> points) {
+        double bottom() {
+            return points.stream().mapToDouble(p -> p[0]).min().orElseThrow();
+        }
+
+        double top() {
+            return points.stream().mapToDouble(p -> p[0]).max().orElseThrow();
+        }
+
+        /** {x, y} at a height; null where it does not reach. */
+        double[] at(double height) {
+            for (int i = 0; i + 1 < points.size(); i++) {
+                double[] a = points.get(i);
+                double[] b = points.get(i + 1);
+                if (a[0] < height != b[0] < height) {
+                    double t = (height - a[0]) / (b[0] - a[0]);
+                    return new double[] {a[1] + t * (b[1] - a[1]), a[2] + t * (b[2] - a[2])};
+                }
+            }
+            return null;
+        }
+
+        /** Whether it is the bar of a section at a height. */
+        boolean is(Dot dot, double height) {
+            double[] p = at(height);
+            return Math.abs(d - dot.d()) < 0.1 && p != null && Math.hypot(p[0] - dot.x(), p[1] - dot.y()) < 1;
+        }
+    }
+
     /** A lift: section b along x (h along y, or a circle of diameter b), bars, and ties by their heights above its foot; which bars of a face have legs. */
     record Lift(
             String mark,
@@ -107,7 +147,15 @@ final class Sheet {
             List<Boolean> heldY,
             int alongX,
             int alongY,
-            Legs legs) {}
+            Legs legs) {
+        /** Between neighbouring ties. */
+        double widest() {
+            return IntStream.range(1, ties.size())
+                    .mapToDouble(i -> ties.get(i) - ties.get(i - 1))
+                    .max()
+                    .orElseThrow();
+        }
+    }
 
     /**
      * What an ell or a tee has besides: {@code null} of other lifts.

@@ -47,30 +47,6 @@ class StandingBarsTest {
     private Sheet.Basis basis;
     private Materials m;
 
-    /** A bar as a broken line of absolute heights and places. @param hooked at its foot or its head, by the list */
-    private record Bar(double d, boolean hooked, List<double[]> points) {
-        double bottom() {
-            return points.stream().mapToDouble(p -> p[0]).min().orElseThrow();
-        }
-
-        double top() {
-            return points.stream().mapToDouble(p -> p[0]).max().orElseThrow();
-        }
-
-        /** {y, z} at a height; null where it does not reach. */
-        double[] at(double height) {
-            for (int i = 0; i + 1 < points.size(); i++) {
-                double[] a = points.get(i);
-                double[] b = points.get(i + 1);
-                if (a[0] < height != b[0] < height) {
-                    double t = (height - a[0]) / (b[0] - a[0]);
-                    return new double[] {a[1] + t * (b[1] - a[1]), a[2] + t * (b[2] - a[2])};
-                }
-            }
-            return null;
-        }
-    }
-
     private record Leg(double height, boolean alongY, double area, int legs) {}
 
     /**
@@ -82,8 +58,8 @@ class StandingBarsTest {
             double base,
             double top,
             boolean planted,
-            List<Bar> bars,
-            List<Bar> heads,
+            List<Sheet.Standing> bars,
+            List<Sheet.Standing> heads,
             List<Leg> ties,
             double floor,
             double joint) {}
@@ -130,8 +106,8 @@ class StandingBarsTest {
             Lift l = lift(c, i, pieces.get(i));
             if (i > 0) {
                 Lift below = lifts.get(i - 1);
-                List<Bar> on = below.bars.stream()
-                        .filter(b -> l.sheet.bars().stream().anyMatch(dot -> inPlaceOf(dot, b, checked(l))))
+                List<Sheet.Standing> on = below.bars.stream()
+                        .filter(b -> l.sheet.bars().stream().anyMatch(dot -> b.is(dot, checked(l))))
                         .toList();
                 through += on.size();
                 below.heads.removeAll(on);
@@ -163,7 +139,7 @@ class StandingBarsTest {
 
     private Lift lift(ColumnDesign c, int i, BuildingInSpace.Piece p) {
         ColumnStack.Lift l = c.stack().lifts().get(i);
-        List<Bar> bars = new ArrayList<>();
+        List<Sheet.Standing> bars = Drawn.standing(p, l.base());
         List<Leg> ties = new ArrayList<>();
         for (SpaceBar s : p.placed().bars()) {
             List<double[]> points = s.shape().moved(s.at()).points().stream()
@@ -171,8 +147,9 @@ class StandingBarsTest {
                     .toList();
             double area = s.item().bar().area();
             if (s.use() == SpaceBar.Use.MAIN) {
-                bars.add(new Bar(s.item().bar().diameter(), s.item().shape().equals("11"), points));
-            } else if (s.item().shape().equals("99")) {
+                continue;
+            }
+            if (s.item().shape().equals("99")) {
                 ties.add(new Leg(points.get(0)[0], spread(points, 1) > spread(points, 2), area, 1));
             } else {
                 ties.add(new Leg(points.get(0)[0], true, area, 2));
@@ -185,7 +162,7 @@ class StandingBarsTest {
                 l.base(),
                 l.top(),
                 l.planted(),
-                bars,
+                new ArrayList<>(bars),
                 new ArrayList<>(bars),
                 ties,
                 l.top() + half,
@@ -234,15 +211,11 @@ class StandingBarsTest {
     private void inPlace(Lift l, String where) {
         double height = checked(l);
         for (Sheet.Dot dot : l.sheet.bars()) {
-            long there = l.bars.stream().filter(b -> inPlaceOf(dot, b, height)).count();
+            long there = l.bars.stream().filter(b -> b.is(dot, height)).count();
             if (there != 1) {
                 fault(where, there + " bars at " + Math.round(dot.x()) + ", " + Math.round(dot.y()));
             }
         }
-    }
-
-    private static boolean inPlaceOf(Sheet.Dot dot, Bar b, double height) {
-        return Math.abs(b.d - dot.d()) < 0.1 && b.at(height) != null && apart(b.at(height), dot) < 1;
     }
 
     private static double apart(double[] at, Sheet.Dot dot) {
@@ -254,13 +227,13 @@ class StandingBarsTest {
         lapped(above, below.heads, above.sheet.fc(), where + " head");
     }
 
-    private void lapped(Lift above, List<Bar> beneath, double fc, String where) {
-        List<Bar> own = above.bars.stream()
+    private void lapped(Lift above, List<Sheet.Standing> beneath, double fc, String where) {
+        List<Sheet.Standing> own = above.bars.stream()
                 .filter(b -> standsIn(above, b) && b.bottom() > above.base - 1)
                 .toList();
-        Set<Bar> lapped = new HashSet<>();
-        Set<Bar> used = new HashSet<>();
-        for (Bar b : own) {
+        Set<Sheet.Standing> lapped = new HashSet<>();
+        Set<Sheet.Standing> used = new HashSet<>();
+        for (Sheet.Standing b : own) {
             beneath.stream().filter(o -> coupled(o, b)).findFirst().ifPresent(o -> {
                 couplers++;
                 lapped.add(b);
@@ -268,10 +241,10 @@ class StandingBarsTest {
             });
         }
         List<Pair> pairs = new ArrayList<>();
-        for (Bar b : own) {
-            for (Bar o : beneath) {
+        for (Sheet.Standing b : own) {
+            for (Sheet.Standing o : beneath) {
                 double[] at = o.at(b.bottom() + 1);
-                if (at != null && o != b && o.d > b.d - 0.1) {
+                if (at != null && o != b && o.d() > b.d() - 0.1) {
                     pairs.add(new Pair(b, o, between(at, b.at(b.bottom() + 1))));
                 }
             }
@@ -284,9 +257,9 @@ class StandingBarsTest {
             lapped.add(p.upper);
             used.add(p.lower);
             laps++;
-            double clear = p.between - (p.upper.d + p.lower.d) / 2;
+            double clear = p.between - (p.upper.d() + p.lower.d()) / 2;
             double has = p.lower.top() - p.upper.bottom();
-            double needs = lap(p.upper.d, p.lower.d, fc, clear);
+            double needs = lap(p.upper.d(), p.lower.d(), fc, clear);
             if (has < needs - 1 || p.between > Math.min(150, Math.max(has, needs) / 5) + 1 || clear < -1) {
                 fault(
                         where,
@@ -301,23 +274,23 @@ class StandingBarsTest {
 
     /** Where bars lap, what they keep clear of all but their partner (25.5.1.2 with 25.2.1; 8.7.2(3)). @param lowest whether starter bars may be what is told */
     private void beside(Lift below, Lift above, boolean lowest, String where, List<CheckResult> checks) {
-        List<Bar> own = above.bars.stream()
+        List<Sheet.Standing> own = above.bars.stream()
                 .filter(b -> standsIn(above, b) && b.bottom() > above.base - 1)
                 .toList();
-        double height = own.stream().mapToDouble(Bar::bottom).max().orElse(0) + 10;
-        List<Bar> on = below.heads.stream()
+        double height = own.stream().mapToDouble(Sheet.Standing::bottom).max().orElse(0) + 10;
+        List<Sheet.Standing> on = below.heads.stream()
                 .filter(o -> o.at(height) != null && own.stream().noneMatch(b -> coupled(o, b)))
                 .toList();
         double worst = 0;
-        for (Bar o : on) {
-            Bar partner = own.stream()
-                    .min(Comparator.comparingDouble(b -> between(b.at(height), o.at(height)) - b.d / 2))
+        for (Sheet.Standing o : on) {
+            Sheet.Standing partner = own.stream()
+                    .min(Comparator.comparingDouble(b -> between(b.at(height), o.at(height)) - b.d() / 2))
                     .orElse(null);
-            List<Bar> others = new ArrayList<>(own);
+            List<Sheet.Standing> others = new ArrayList<>(own);
             others.addAll(on);
-            for (Bar b : others) {
-                double d = Math.max(b.d, o.d);
-                double clear = between(b.at(height), o.at(height)) - (b.d + o.d) / 2;
+            for (Sheet.Standing b : others) {
+                double d = Math.max(b.d(), o.d());
+                double clear = between(b.at(height), o.at(height)) - (b.d() + o.d()) / 2;
                 double needs = basis.en() ? Math.max(2 * d, 20) : m.clear(d);
                 worst = b == o || b == partner ? worst : Math.max(worst, needs / Math.max(0.1, clear));
             }
@@ -334,21 +307,21 @@ class StandingBarsTest {
     }
 
     /** Whether a bar ends where one of its size begins, in its line. */
-    private static boolean coupled(Bar lower, Bar upper) {
-        return Math.abs(lower.d - upper.d) < 0.1
+    private static boolean coupled(Sheet.Standing lower, Sheet.Standing upper) {
+        return Math.abs(lower.d() - upper.d()) < 0.1
                 && Math.abs(lower.top() - upper.bottom()) < 1
                 && between(lower.at(lower.top() - 1), upper.at(upper.bottom() + 1)) < 1;
     }
 
     /** Whether a bar begins in the place of one that was checked. */
-    private static boolean standsIn(Lift l, Bar b) {
+    private static boolean standsIn(Lift l, Sheet.Standing b) {
         return l.sheet.bars().stream()
-                .anyMatch(dot -> Math.abs(b.d - dot.d()) < 0.1
+                .anyMatch(dot -> Math.abs(b.d() - dot.d()) < 0.1
                         && apart(b.at(b.bottom() + 50), dot) < 1
                         && apart(b.at(b.bottom() + 300), dot) < 1);
     }
 
-    private record Pair(Bar upper, Bar lower, double between) {}
+    private record Pair(Sheet.Standing upper, Sheet.Standing lower, double between) {}
 
     private static double between(double[] a, double[] b) {
         return Math.hypot(a[0] - b[0], a[1] - b[1]);
@@ -356,12 +329,12 @@ class StandingBarsTest {
 
     /** Above the floor bars stand within the ties of the lift there. */
     private void inside(Lift below, Lift above, String where) {
-        for (Bar b : below.heads) {
+        for (Sheet.Standing b : below.heads) {
             double[] at = b.at(below.floor + 5);
             if (at == null) {
                 continue;
             }
-            double in = basis.columnCover() + above.sheet.tie() + b.d / 2 - 1;
+            double in = basis.columnCover() + above.sheet.tie() + b.d() / 2 - 1;
             boolean inside = above.sheet.round()
                     ? Math.hypot(at[0], at[1]) <= above.sheet.b() / 2 - in
                     : Math.abs(at[0]) <= above.sheet.b() / 2 - in && Math.abs(at[1]) <= above.sheet.h() / 2 - in;
@@ -389,10 +362,10 @@ class StandingBarsTest {
             for (int side = -1; side <= 1; side += 2) {
                 double force = 0;
                 List<Double> heights = new ArrayList<>();
-                for (Bar b : below.heads) {
-                    for (int i = 0; i + 1 < b.points.size() && !b.hooked; i++) {
-                        double[] p = b.points.get(i);
-                        double[] q = b.points.get(i + 1);
+                for (Sheet.Standing b : below.heads) {
+                    for (int i = 0; i + 1 < b.points().size() && !b.hooked(); i++) {
+                        double[] p = b.points().get(i);
+                        double[] q = b.points().get(i + 1);
                         double up = q[0] - p[0];
                         double aside = between(new double[] {p[1], p[2]}, new double[] {q[1], q[2]});
                         if (up < 60 || aside < 1) {
@@ -404,12 +377,15 @@ class StandingBarsTest {
                         }
                         double across = side * (q[axis] - p[axis]);
                         boolean edges = !below.sheet.round() && !above.sheet.round();
-                        if (edges && !basis.en() && Math.abs(face) >= m.inches(75, 3) && Math.abs(across) > b.d * 1.1) {
+                        if (edges
+                                && !basis.en()
+                                && Math.abs(face) >= m.inches(75, 3)
+                                && Math.abs(across) > b.d() * 1.1) {
                             fault(where, "bent to a face offset by " + face);
                         }
                         double factor = basis.en() ? up > 12 * aside - 0.5 ? 0 : 1 : 1.5;
                         if (step && across > 1e-6) {
-                            double steel = Math.PI * b.d * b.d / 4 * basis.fy();
+                            double steel = Math.PI * b.d() * b.d() / 4 * basis.fy();
                             force += factor * steel * across / Math.hypot(up, aside);
                             heights.addAll(List.of(p[0], q[0]));
                         }
@@ -436,16 +412,16 @@ class StandingBarsTest {
             fault(where, "ties at bends used " + worst + ", told " + told);
         }
         dowels += (int) below.heads.stream()
-                .filter(b -> b.points.get(0)[0] > below.base + 500 && b.top() > below.floor + 200)
+                .filter(b -> b.points().get(0)[0] > below.base + 500 && b.top() > below.floor + 200)
                 .count();
     }
 
     /** Bars that end at the top are bent, or have room to develop; none leaves the concrete. */
     private void ends(Lift l, String where) {
         double soffit = l.top - l.joint;
-        for (Bar b : l.heads) {
+        for (Sheet.Standing b : l.heads) {
             if (b.top() > l.floor - basis.columnCover() + 1
-                    || !b.hooked && b.top() - soffit < development(b.d, l.sheet.fc()) - 1) {
+                    || !b.hooked() && b.top() - soffit < development(b.d(), l.sheet.fc()) - 1) {
                 fault(where, "ends at " + b.top());
             }
         }
@@ -455,17 +431,17 @@ class StandingBarsTest {
     private void foot(Lift l, String mark) {
         double begin = l.bars.stream()
                 .filter(b -> standsIn(l, b))
-                .mapToDouble(Bar::bottom)
+                .mapToDouble(Sheet.Standing::bottom)
                 .min()
                 .orElseThrow();
-        List<Bar> starters =
+        List<Sheet.Standing> starters =
                 l.bars.stream().filter(b -> b.bottom() < begin - 50).toList();
         double fc = l.sheet.fc();
         lapped(l, starters, fc, mark + " foot");
-        for (Bar b : starters) {
-            double down = l.base - b.bottom() + b.d / 2;
-            double push = basis.en() ? development(b.d, fc) : m.pushed(b.d, fc);
-            if (!l.planted && (down < m.hooked(b.d, fc) - 1 || down < push - 1)) {
+        for (Sheet.Standing b : starters) {
+            double down = l.base - b.bottom() + b.d() / 2;
+            double push = basis.en() ? development(b.d(), fc) : m.pushed(b.d(), fc);
+            if (!l.planted && (down < m.hooked(b.d(), fc, false) - 1 || down < push - 1)) {
                 fault(mark, "starter bars reach " + down + " down");
             }
         }

@@ -11,26 +11,14 @@ final class TorsionReading {
     private final Sheet.Basis b;
     private final Forces f;
     private final Materials m;
+    private final ShearReading shear;
 
     TorsionReading(Sheet.Lift l, Sheet.Basis b, Forces f) {
         this.l = l;
         this.b = b;
         this.f = f;
         this.m = new Materials(b);
-    }
-
-    double width(boolean alongX) {
-        return l.round() ? l.b() : alongX ? l.h() : l.b();
-    }
-
-    double depth(boolean alongX) {
-        return l.round() ? 0.8 * l.b() : (alongX ? l.b() : l.h()) - b.columnCover() - l.tie() - thick() / 2;
-    }
-
-    int legs(boolean alongX) {
-        return l.round()
-                ? 2
-                : (int) (alongX ? l.heldY() : l.heldX()).stream().filter(q -> q).count();
+        this.shear = new ShearReading(l, b);
     }
 
     private double thick() {
@@ -95,16 +83,28 @@ final class TorsionReading {
         return Math.max(0, 1 - flow(k) * round(inside()) / all);
     }
 
-    /** Ties with their share of a shear, and the concrete that both press. @param gap of the ties; {@code concrete} what carries shear without them by ACI */
-    void beside(int k, double v, boolean alongX, double gap, double concrete, Findings out) {
-        double d = depth(alongX);
+    /** What a leg of the ties bears of its strength, with its share of a shear. @param concrete what carries shear without ties by ACI */
+    private double leg(int k, double v, boolean alongX, double gap, double concrete) {
+        double d = shear.depth(alongX);
         double ties = b.en()
                 ? v / (0.9 * d * m.links()) / (l.round() ? Math.PI / 4 : 1)
                 : Math.max(0, v / 0.75 - concrete) / (m.links() * d);
-        double needed = flow(k) / stress(b.fyt()) + ties / legs(alongX);
-        out.add("column-torsion", needed * gap / l.tieArea(), alongX ? "x" : "y");
+        double needed = flow(k) / stress(b.fyt()) + ties / shear.legs(alongX);
+        return needed * gap / l.tieArea();
+    }
+
+    /** Hoops beside the joints of a special frame, where the concrete carries nothing (18.7.6.2.1). */
+    void hoops(int k, double v, boolean alongX, double gap, Findings out) {
+        out.add("column-torsion-hoops", leg(k, v, alongX, gap, 0), alongX ? "x" : "y");
+    }
+
+    /** Ties with their share of a shear, and the concrete that both press. @param p compression; {@code gap} of the ties */
+    void beside(int k, double v, boolean alongX, double p, double gap, Findings out) {
+        double concrete = b.en() ? 0 : shear.concrete(alongX, p, gap);
+        double d = shear.depth(alongX);
+        out.add("column-torsion", leg(k, v, alongX, gap, concrete), alongX ? "x" : "y");
         out.add("column-torsion", left(k) > 0 ? 0 : 99, "bars");
-        double bw = width(alongX);
+        double bw = shear.width(alongX);
         if (b.en()) {
             double struts = 0.6 * (1 - l.fc() / 250) * l.fc() / 1.5;
             double t = 2 * inside();

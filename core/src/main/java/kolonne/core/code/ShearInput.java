@@ -12,4 +12,9 @@ package kolonne.core.code;
  * @param avs  area of stirrup legs per length Av/s [mm2/mm]
  * @param nu   axial force with the shear, compression positive [N]
  */
-public record ShearInput(double fc, double fyt, double bw, double d, double ag, double rhoW, double avs, double nu) {}
+public record ShearInput(double fc, double fyt, double bw, double d, double ag, double rhoW, double avs, double nu) {
+    /** With other legs. */
+    ShearInput with(double avs) {
+        return new ShearInput(fc, fyt, bw, d, ag, rhoW, avs, nu);
+    }
+}

@@ -20,6 +20,15 @@ public interface ShearRules {
     /** The same where torsion acts beside the shear. */
     double shearSteelBesideTorsion(ShearInput s, double v);
 
+    /** Legs that a shear needs where the concrete carries nothing of it, beside torsion or alone; infinite past the limit of what stirrups carry [mm2/mm]. */
+    default double shearSteelWithoutConcrete(ShearInput s, double v) {
+        double avs = shear(s, Trace.OFF).minimumAvs();
+        ShearStrength with = shear(s.with(avs), Trace.OFF);
+        return v > with.limit() - with.concrete()
+                ? Double.POSITIVE_INFINITY
+                : v / (with.total() - with.concrete()) * avs;
+    }
+
     /** Stress with which stirrups hang up a load [MPa]. */
     double hangerStress(double fyt);
 

@@ -44,6 +44,7 @@ public final class RandomFrame {
     private final int ns;
     private CaseKind push = CaseKind.WIND;
     private boolean twisted;
+    private String twist = "D";
 
     public RandomFrame(long seed) {
         this.seed = seed;
@@ -95,6 +96,13 @@ public final class RandomFrame {
     public Building twisted(boolean us) {
         twisted = true;
         return building(us);
+    }
+
+    /** Shaken, and twisted by what shakes it. */
+    public Building shakenAndTwisted(boolean us) {
+        push = CaseKind.SEISMIC;
+        twist = "W";
+        return twisted(us);
     }
 
     public Building building(boolean us) {
@@ -208,8 +216,8 @@ public final class RandomFrame {
         for (Member m : members) {
             if (m.role() == Role.COLUMN && own.nextBoolean()) {
                 double torque = 20e6 + 100e6 * own.nextDouble();
-                loads.add(
-                        new MemberLoad("D", m.id(), MemberLoad.Kind.MOMENT, Direction.LOCAL_X, 1300, 1300, torque, 0));
+                loads.add(new MemberLoad(
+                        twist, m.id(), MemberLoad.Kind.MOMENT, Direction.LOCAL_X, 1300, 1300, torque, 0));
             }
         }
     }

@@ -14,7 +14,6 @@ import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.explain.Clause;
-import kolonne.core.explain.Trace;
 
 /**
  * Shear at every station. Near a column that supports the line from below, sections nearer than d to its face are
@@ -113,22 +112,14 @@ public final class BeamShearCheck {
         /** Legs that the place needs, without the code's minimum; infinite past the limit of the concrete [mm2/mm]. */
         public double steel(ShearInput in, DesignCode code) {
             double together = code.shearSteel(in, withoutConcrete ? v : most());
-            return withoutConcrete ? Math.max(together, alone(capacity, in, code)) : together;
+            return withoutConcrete ? Math.max(together, code.shearSteelWithoutConcrete(in, capacity)) : together;
         }
 
         /** Legs that the shear of a pair needs beside its torque [mm2/mm]. */
         public double besideTorsion(Pair p, ShearInput in, DesignCode code) {
-            return withoutConcrete ? alone(p.v(), in, code) : code.shearSteelBesideTorsion(in, p.v());
-        }
-
-        /** Legs that carry a shear without the concrete. */
-        private static double alone(double shear, ShearInput in, DesignCode code) {
-            double avs = code.shear(in, Trace.OFF).minimumAvs();
-            ShearStrength s = code.shear(
-                    new ShearInput(in.fc(), in.fyt(), in.bw(), in.d(), in.ag(), in.rhoW(), avs, in.nu()), Trace.OFF);
-            return shear > s.limit() - s.concrete()
-                    ? Double.POSITIVE_INFINITY
-                    : shear / (s.total() - s.concrete()) * avs;
+            return withoutConcrete
+                    ? code.shearSteelWithoutConcrete(in, p.v())
+                    : code.shearSteelBesideTorsion(in, p.v());
         }
 
         Demand with(double shear, boolean stirrupsAlone) {

@@ -457,9 +457,9 @@ public final class ColumnCheck {
         moment(code.notation().column().momentY(), "about the depth's axis", d.my(), parts.y(), t);
         strength(lift, cage, context, d, code, t);
         shear(lift, cage, context, demands, combination, t);
-        new ColumnTorsion(lift, cage, context, demands).explain(combination, here, t);
-        ColumnCheck c = new ColumnCheck(stack, whole, lift, context, demands);
         EndMoments ends = EndMoments.of(stack, lift, cage, context, demands);
+        new ColumnTorsion(lift, cage, context, demands).explain(combination, here, ends, t);
+        ColumnCheck c = new ColumnCheck(stack, whole, lift, context, demands);
         c.torsion();
         c.steel();
         c.below();

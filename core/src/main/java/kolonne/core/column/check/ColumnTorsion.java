@@ -19,6 +19,7 @@ import kolonne.core.code.Torsion;
 import kolonne.core.code.TorsionSection;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.line.ColumnStack;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.ColumnTube;
@@ -128,7 +129,7 @@ public final class ColumnTorsion {
             if (s == null) {
                 continue;
             }
-            leg(axis, rules.legSteel(torque, s, Trace.OFF) + share(c, axis), at, governing);
+            leg(axis, rules.legSteel(torque, s, Trace.OFF) + share(c, axis), leg(), at, governing);
             limit(axis, torque, limit(c, axis, s, Trace.OFF), at, governing);
         }
         double longitudinal = rules.longitudinalSteel(torque, tube().section(), Trace.OFF);
@@ -157,22 +158,14 @@ public final class ColumnTorsion {
                     axis,
                     rules.legSteel(torque, s, Trace.OFF)
                             + share(in, v, cage.ties().middle()),
+                    leg(),
                     at,
                     governing);
             if (ColumnTieCheck.lostAtEnds(lift, context, nu)) {
-                ShearInput close = ColumnTieCheck.endInput(lift, cage, basis, axis, nu);
-                double ties = code.shear(close, Trace.OFF).total()
-                        - code.shear(close, Trace.OFF).concrete();
-                double leg = cage.tie().area() / cage.ties().end();
-                double use = rules.legSteel(torque, s, Trace.OFF) / leg + v / ties;
-                governing.offer(
-                        kind(axis),
-                        use * leg,
-                        leg,
-                        use,
-                        At.named(lift.base(), lift.number(), ColumnTieCheck.ENDS)
-                                .under(at.combination()),
-                        rules.legClause());
+                double needed = rules.legSteel(torque, s, Trace.OFF) + shareAtEnds(axis, v, nu);
+                At beside = At.named(lift.base(), lift.number(), ColumnTieCheck.ENDS)
+                        .under(at.combination());
+                leg(axis, needed, legAtEnds(), beside, governing);
             }
             double use = rules.limitUse(
                     v, torque, s, in.d(), code.shear(in, Trace.OFF).limit(), Trace.OFF);
@@ -210,12 +203,26 @@ public final class ColumnTorsion {
         return code.shearSteelBesideTorsion(in, v) / Math.max(1, legs);
     }
 
-    /** No ties carry a shear past the limit of the concrete, which its own check and that of the limit tell. @param needed of each leg [mm2/mm] */
-    private void leg(int axis, double needed, At at, Governing governing) {
-        double leg = cage.tie().area() / cage.ties().middle();
+    /** The same next to the joints, where the concrete carries none of it. */
+    private double shareAtEnds(int axis, double v, double nu) {
+        ShearInput close = ColumnTieCheck.endInput(lift, cage, basis, axis, nu);
+        return code.shearSteelWithoutConcrete(close, v) * legAtEnds() / close.avs();
+    }
+
+    /** No ties carry a shear past the limit of the concrete, which its own check and that of the limit tell. @param needed of each leg [mm2/mm]; {@code leg} that it has */
+    private void leg(int axis, double needed, double leg, At at, Governing governing) {
         if (Double.isFinite(needed)) {
             governing.offer(kind(axis), needed, leg, needed / leg, at, rules.legClause());
         }
+    }
+
+    /** Of each leg between the ends [mm2/mm]. */
+    private double leg() {
+        return cage.tie().area() / cage.ties().middle();
+    }
+
+    private double legAtEnds() {
+        return cage.tie().area() / cage.ties().end();
     }
 
     private static CheckKind kind(int axis) {
@@ -302,8 +309,8 @@ public final class ColumnTorsion {
                         && t.bending(all).map(b -> b.utilisation <= 1).orElse(true);
     }
 
-    /** The torsion of a combination step by step; nothing of one that is hardly there. */
-    void explain(int c, List<LiftDemands.Demand> here, Trace t) {
+    /** The torsion of a combination step by step; nothing of one that is hardly there. @param ends shear that comes with their strength */
+    void explain(int c, List<LiftDemands.Demand> here, EndMoments ends, Trace t) {
         double torque = demands.torque(c);
         if (torque <= NEGLECTED * plain) {
             return;
@@ -329,6 +336,7 @@ public final class ColumnTorsion {
             TorsionSection s = tube().along(axis).orElse(null);
             if (s != null) {
                 leg(c, axis, s, t);
+                besideEnds(c, axis, s, ends, t);
             }
         }
         double steel = rules.longitudinalSteel(torque, tube().section(), t);
@@ -355,8 +363,31 @@ public final class ColumnTorsion {
     private void leg(int c, int axis, TorsionSection s, Trace t) {
         t.say("Legs along " + (axis == 0 ? "x" : "y"), "torque and a share of the shear", rules.legClause());
         double torsion = rules.legSteel(demands.torque(c), s, t);
-        double share = share(c, axis);
-        double leg = cage.tie().area() / cage.ties().middle();
+        legs(torsion, share(c, axis), leg(), t);
+        limit(c, axis, s, t);
+    }
+
+    /** Of the combination that decides beside the shear from the strength of the ends. */
+    private void besideEnds(int c, int axis, TorsionSection s, EndMoments ends, Trace t) {
+        double v = ends.shear(axis);
+        if (v <= 0 || largest().orElse(-1) != c) {
+            return;
+        }
+        double nu = demands.earthquakeAxial()[0];
+        ShearInput in = ColumnTieCheck.shearInput(lift, cage, basis, axis, nu);
+        double torsion = rules.legSteel(demands.torque(c), s, Trace.OFF);
+        t.say("", "beside the shear that comes with the strength of the ends", rules.legClause());
+        t.step("Ve", "with the strength of the ends", "", v, Quantity.FORCE, Clause.NONE);
+        legs(torsion, share(in, v, cage.ties().middle()), leg(), t);
+        if (ColumnTieCheck.lostAtEnds(lift, context, nu)) {
+            t.say("", "next to the joints, where the concrete carries none of it", rules.legClause());
+            legs(torsion, shareAtEnds(axis, v, nu), legAtEnds(), t);
+        }
+        rules.limitUse(
+                v, demands.torque(c), s, in.d(), code.shear(in, Trace.OFF).limit(), t);
+    }
+
+    private void legs(double torsion, double share, double leg, Trace t) {
         if (Double.isFinite(share)) {
             t.step(
                     "use",
@@ -371,6 +402,5 @@ public final class ColumnTorsion {
         } else {
             t.say("", "No ties carry the shear, which is past the limit of the concrete.", rules.limitClause());
         }
-        limit(c, axis, s, t);
     }
 }

@@ -264,6 +264,13 @@ class FrameColumnsByHandTest {
             CheckResult r = the(checked(c, ties).get(0), "torsion-x");
             assertEquals(Math.max(between, close), r.utilisation(), 1e-3 * r.utilisation());
             assertEquals(close > between ? ColumnTieCheck.ENDS : ColumnCheck.WHOLE, r.place());
+            ColumnCage whole = new ColumnCage(List.of(cage(ties), cage(ties)));
+            List<Double> uses = ColumnCheck.explain(stack(c), whole, 0, c, 0, 0).stream()
+                    .filter(step -> step.symbol().equals("use"))
+                    .map(step -> step.value())
+                    .toList();
+            assertTrue(uses.stream().anyMatch(u -> Math.abs(u - between) < 1e-3 * between), uses + " " + between);
+            assertTrue(uses.stream().anyMatch(u -> Math.abs(u - close) < 1e-3 * close), uses + " " + close);
             double both = Math.hypot(v / (500 * 437.5), torque * 4 * 410 / (1.7 * Math.pow(410, 4)));
             assertEquals(
                     both / (0.75 * (vc / (500 * 437.5) + 0.66 * root)),

@@ -210,7 +210,6 @@ final class FrameReading {
         List<Double> brought = new ArrayList<>();
         for (Joint j : List.of(index.lower(member), index.upper(member))) {
             double beams = 0;
-            double shallow = Double.POSITIVE_INFINITY;
             for (int sense = 0; sense < 2; sense++) {
                 double sum = 0;
                 for (End e : this.ends.getOrDefault(j.id(), List.of())) {
@@ -219,22 +218,17 @@ final class FrameReading {
                 }
                 beams = Math.max(beams, sum);
             }
-            for (Member o : index.membersAt(j.id())) {
-                Joint far = index.joint(index.otherEnd(o, j.id()));
-                boolean along = o.role() == Role.BEAM
-                        && Math.abs((far.x() - j.x()) * u[0] + (far.y() - j.y()) * u[1]) > 0.5 * j.distanceTo(far);
-                shallow = along ? Math.min(shallow, index.sectionOf(o).shape().depth() / 2) : shallow;
-            }
             Sheet.Lift next = index.membersAt(j.id()).stream()
                     .filter(o -> o != member && o.role() == Role.COLUMN)
                     .map(o -> lifts.get(index.memberNumber(o.id())))
                     .findFirst()
                     .orElse(null);
-            double stiff = stiffness(l, axis);
-            double share = next == null ? 1 : stiff / (stiff + stiffness(next, axis));
+            double stiff = stiffness(l, u);
+            double share = next == null ? 1 : stiff / (stiff + stiffness(next, u));
             boolean special = b.frame() == Sheet.Frame.SPECIAL;
             brought.add(special && beams > 0 ? beams * share : Double.POSITIVE_INFINITY);
-            length -= Double.isInfinite(shallow) ? 0 : shallow;
+            // whichever way the deepest runs: a shorter lift has more shear
+            length -= deepest(j) / 2;
         }
         // foot and head are compressed on opposite sides
         double ends = Math.max(
@@ -282,12 +276,23 @@ final class FrameReading {
         return legged.computeIfAbsent(l.member(), k -> new LegReading(l, b));
     }
 
-    private double stiffness(Sheet.Lift l, int axis) {
+    /** E I / l where it moves in a plan direction, to which it may be turned. */
+    private double stiffness(Sheet.Lift l, double[] u) {
         Member o = index.building().members().get(l.member());
-        double inertia = l.legs() != null
-                ? 12 * legs(l).inertia(axis)
-                : l.round() ? Math.pow(l.b(), 4) : axis == 0 ? l.h() * Math.pow(l.b(), 3) : l.b() * Math.pow(l.h(), 3);
+        double[][] axes = LocalAxes.of(index.joint(o.start()), index.joint(o.end()), o.angle());
+        double x = u[0] * axes[1][0] + u[1] * axes[1][1];
+        double y = u[0] * axes[2][0] + u[1] * axes[2][1];
+        double inertia = (x * x * inertia(l, 0) + y * y * inertia(l, 1)) / (x * x + y * y);
         return l.ec() * inertia / index.length(o);
+    }
+
+    private double inertia(Sheet.Lift l, int axis) {
+        if (l.legs() != null) {
+            return legs(l).inertia(axis);
+        }
+        return l.round()
+                ? Math.PI * Math.pow(l.b(), 4) / 64
+                : axis == 0 ? l.h() * Math.pow(l.b(), 3) / 12 : l.b() * Math.pow(l.h(), 3) / 12;
     }
 
     private Sheet.Lift above(Joint head, Member below) {

@@ -122,10 +122,10 @@ public final class EndMoments {
             return Double.POSITIVE_INFINITY;
         }
         int other = lift.number() + (atHead ? 1 : -1);
-        double own = stiffness(lift, axis);
+        double own = stiffness(lift, lift, axis);
         double all = own
                 + (other >= 0 && other < stack.lifts().size()
-                        ? stiffness(stack.lifts().get(other), axis)
+                        ? stiffness(stack.lifts().get(other), lift, axis)
                         : 0);
         return f.moment(BeamEnd::probable) * own / all;
     }
@@ -138,9 +138,12 @@ public final class EndMoments {
         return new Framing(context.beams().at(at.id()), u.ux(), u.uy());
     }
 
-    private static double stiffness(ColumnStack.Lift l, int axis) {
+    /** E I / l of a lift that is bent along an axis of another one, against which it may be turned [Nmm]. */
+    private static double stiffness(ColumnStack.Lift l, ColumnStack.Lift of, int axis) {
         Shape s = l.section().shape();
-        return l.material().E() * (axis == 0 ? s.Iz() : s.Iy()) / (l.top() - l.base());
+        double theta = ColumnStrengths.direction(of, axis, l);
+        double inertia = s.Iz() * Math.pow(Math.cos(theta), 2) + s.Iy() * Math.pow(Math.sin(theta), 2);
+        return l.material().E() * inertia / (l.top() - l.base());
     }
 
     /** Shear along x (0) or y (1) [N]; 0 where the code asks for none. */

@@ -235,6 +235,22 @@ class FrameColumnsByHandTest {
                         .shear(0));
     }
 
+    /** 400 × 600 under the same turned by 30°: 600 · 400³ / 12 = 3.2e9 below, cos² 30° of it and sin² 30° of 400 · 600³ / 12 = 7.2e9 above: 4.2e9. */
+    @Test
+    void whatBeamsBringGoesByStiffnessTheirWay() {
+        ColumnContext c =
+                context(Ductility.SPECIAL, new Shape.Rectangle(400, 600), Math.toRadians(30), bothSides(), bothSides());
+        ColumnStack s = stack(c);
+        LiftDemands d = new LiftDemands(s.lifts().get(0), c);
+        double own = kolonne.core.section.MomentAtForce.largest(
+                c.section(s.lifts().get(0).section(), s.lifts().get(0).material(), cage(TIES), 1.25),
+                0,
+                d.earthquakeAxial()[0],
+                d.earthquakeAxial()[1]);
+        double ve = EndMoments.of(s, s.lifts().get(0), cage(TIES), c, d).shear(0);
+        assertEquals((own + 620e6 * 3.2 / 7.4) / 3300, ve, 1e-6 * ve);
+    }
+
     /**
      * Beside the torque of the earthquake, T from the analysis: At/s = T / (0.75 · 2 · 0.85 · 410² · 420) for each of the outer legs, and a third of what the shear
      * from the ends needs. P is pulled up to less than Ag f'c / 20, so that next to the joints the concrete carries nothing.

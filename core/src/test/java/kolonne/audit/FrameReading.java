@@ -241,14 +241,16 @@ final class FrameReading {
         return b.frame() == Sheet.Frame.SPECIAL ? ends / length : Math.min(ends / length, overstrength(l, axis));
     }
 
-    /** Shear of the combinations with earthquake three times as strong, swaying parts magnified by the larger factor. */
+    /** Shear of the combinations with earthquake three times as strong, no less than with it as it is; swaying parts magnified by the larger factor. */
     private double overstrength(Sheet.Lift l, int axis) {
         double delta = new ColumnReading(l, b, f, Drawn.depths(index)).sway();
         double out = 0;
         for (int k = 0; k < f.strength.size(); k++) {
             for (int i = 0; f.shakes(k) && i < f.analysis().stationCount(l.member()); i++) {
                 int component = axis == 0 ? Analysis.VY : Analysis.VZ;
-                out = Math.max(out, Math.abs(f.shaken(l.member(), i, k, component, delta, 3)));
+                for (int times : new int[] {1, 3}) {
+                    out = Math.max(out, Math.abs(f.shaken(l.member(), i, k, component, delta, times)));
+                }
             }
         }
         return out;

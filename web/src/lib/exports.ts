@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react'
 import { api, type Job } from '../api/client'
-import { followJob } from './jobs'
+import { followJob, lost } from './jobs'
 
 /** Files that are being made, by what is asked for: they go on and are saved on whatever page one is by then. */
 const making = new Map<string, Job>()
@@ -20,10 +20,20 @@ function save(job: Job) {
   link.click()
 }
 
-/** Takes a job that makes a file under its key: follows it, and saves the file when it is there. */
-export function take(key: string, job: Job) {
+/**
+ * Takes a job that makes a file under its key: follows it, and saves the file when it is there.
+ * @param again asks for the file once more, where its server ended before it was made
+ */
+export function take(key: string, job: Job, again?: () => Promise<Job>) {
   told(key, job)
   followJob(job.id, (j) => {
+    if (again && lost(j)) {
+      again().then(
+        (next) => take(key, next),
+        () => told(key, j),
+      )
+      return
+    }
     if (j.phase === 'done') save(j)
     told(key, j.phase === 'done' || j.phase === 'cancelled' ? undefined : j)
   })

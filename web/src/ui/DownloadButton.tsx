@@ -38,9 +38,10 @@ function Making({ job }: { job: Job }) {
 export function DownloadButton({ id, file, asked, primary, children }: Props) {
   const key = JSON.stringify([id, file, asked])
   const job = useMaking(key)
+  const ask = () => api.makeExport(id, file, asked ?? {})
   const start = useMutation<Job, ApiError>({
-    mutationFn: () => api.makeExport(id, file, asked ?? {}),
-    onSuccess: (j) => take(key, j),
+    mutationFn: ask,
+    onSuccess: (j) => take(key, j, ask),
   })
   const { reset } = start
   useEffect(reset, [key, reset])

@@ -1,7 +1,7 @@
 import { Button, Progress } from 'antd'
 import { useEffect, useState } from 'react'
 import { api, type Job } from '../api/client'
-import { followJob } from '../lib/jobs'
+import { followJob, lost } from '../lib/jobs'
 import { FindingList } from './FindingList'
 
 /** Follows the reading of a model until it is done, was refused, or was cancelled. @param onDone takes what the job made */
@@ -21,8 +21,9 @@ export function ImportProgress(p: { job: Job; onDone: (result: string) => void; 
       <div className="notice" role="alert">
         <h2>The model cannot be taken in yet</h2>
         <p className="soft">
-          {job.findings.length} findings. Mend them in the program that made the file, then drop it again; nothing was
-          stored.
+          {lost(job)
+            ? 'Nothing was stored.'
+            : `${job.findings.length} findings. Mend them in the program that made the file, then drop it again; nothing was stored.`}
         </p>
         <FindingList findings={job.findings} />
         <Button onClick={p.onClose}>Close</Button>

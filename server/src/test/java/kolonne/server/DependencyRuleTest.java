@@ -43,7 +43,7 @@ class DependencyRuleTest {
             .whereLayer("kept")
             .mayOnlyBeAccessedByLayers("project")
             .whereLayer("store")
-            .mayOnlyBeAccessedByLayers("archive", "project", "people", "api", "command")
+            .mayOnlyBeAccessedByLayers("archive", "jobs", "project", "people", "api", "command")
             .whereLayer("people")
             .mayOnlyBeAccessedByLayers("api", "command")
             .whereLayer("archive")

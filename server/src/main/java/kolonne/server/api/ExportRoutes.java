@@ -226,9 +226,7 @@ final class ExportRoutes {
     private void make(Context c, Export e) {
         MadeFiles.Writing writing = e.making().of(c);
         int members = projects.model(c.pathParam("id")).building().members().size();
-        Job job = jobs.files()
-                .make(e.type(), e.name(), ANY + PER_MEMBER * members, writing)
-                .belongsTo(c.pathParam("id"));
+        Job job = jobs.files().make(e.type(), e.name(), c.pathParam("id"), ANY + PER_MEMBER * members, writing);
         exported(c, e.file());
         c.status(202).json(Answers.JobDto.of(job.status()));
     }

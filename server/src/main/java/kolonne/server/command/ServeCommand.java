@@ -27,6 +27,8 @@ import kolonne.server.people.OpenId;
 import kolonne.server.people.Team;
 import kolonne.server.project.Projects;
 import kolonne.server.store.Database;
+import kolonne.server.store.JobStore;
+import kolonne.server.store.MariaDbJobStore;
 import kolonne.server.store.MariaDbProjectStore;
 import kolonne.server.store.ProjectStore;
 import kolonne.server.store.Shared;
@@ -75,6 +77,11 @@ public final class ServeCommand implements Callable<Integer> {
             description = "Folder of server.log and access.log; without it, faults alone are told on the console.")
     private Path logs;
 
+    @CommandLine.Option(
+            names = "--alone",
+            description = "No other server works on the database: what is made is kept here alone.")
+    private boolean alone;
+
     @CommandLine.Option(names = "--demo", description = "Loads the Veldhaven building if there is no project yet.")
     private boolean demo;
 
@@ -97,7 +104,7 @@ public final class ServeCommand implements Callable<Integer> {
         if (demo && store.list().isEmpty()) {
             load(store);
         }
-        Jobs jobs = new Jobs();
+        Jobs jobs = new Jobs(alone ? JobStore.ALONE : new MariaDbJobStore(db));
         Projects projects = new Projects(store, jobs, Shared.of(db));
         if (!projects.list().isEmpty()) {
             projects.open(projects.list().get(0).id());

@@ -41,20 +41,39 @@ public final class Job {
     private volatile Status status;
     private volatile boolean cancelled;
     private volatile long endedAt;
-    private volatile String project;
+    private final String project;
+    /** Of work that another server does, what asks it to stop; null of work that is done here. */
+    private final Runnable stopsElsewhere;
+    /** Whether other servers know of its end, or need not. */
+    private volatile boolean told;
 
-    Job(String id, String kind) {
+    /** @param project that it belongs to; null for one that makes a project */
+    Job(String id, String kind, String project) {
+        this(id, kind, project, null);
+    }
+
+    /** Work that another server does. @param stops asks that server to stop */
+    Job(String id, String kind, String project, Runnable stops) {
+        this.project = project;
         status = new Status(id, kind, Phase.WAITING, "waiting", 0, 0, List.of(), null);
+        stopsElsewhere = stops;
+    }
+
+    boolean elsewhere() {
+        return stopsElsewhere != null;
+    }
+
+    /** Nothing of it is told other servers any more. */
+    void told() {
+        told = true;
+    }
+
+    boolean toBeTold() {
+        return !told;
     }
 
     public Status status() {
         return status;
-    }
-
-    /** Says to which project it belongs. */
-    public Job belongsTo(String id) {
-        project = id;
-        return this;
     }
 
     /** The project that it belongs to; empty for one that makes a project. */
@@ -76,6 +95,9 @@ public final class Job {
     }
 
     void end(Phase phase, List<Finding> findings, String result) {
+        if (status.ended()) {
+            return; // by the end of the server
+        }
         endedAt = System.currentTimeMillis();
         publish(
                 phase,
@@ -88,13 +110,28 @@ public final class Job {
 
     private synchronized void publish(
             Phase phase, String doing, int done, int total, List<Finding> findings, String result) {
-        status = new Status(status.id(), status.kind(), phase, doing, done, total, List.copyOf(findings), result);
-        listeners.forEach(l -> l.accept(status));
+        set(new Status(status.id(), status.kind(), phase, doing, done, total, List.copyOf(findings), result));
+    }
+
+    private void set(Status s) {
+        status = s;
+        listeners.forEach(l -> l.accept(s));
+    }
+
+    /** How it stands where it is done. */
+    synchronized void show(Status s) {
+        if (s.ended()) {
+            endedAt = System.currentTimeMillis();
+        }
+        set(s);
     }
 
     /** Asks the job to stop at its next step. */
     public void cancel() {
         cancelled = true;
+        if (elsewhere()) {
+            stopsElsewhere.run();
+        }
     }
 
     /** Calls the listener now and at every change. */

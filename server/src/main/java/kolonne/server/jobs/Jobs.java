@@ -15,6 +15,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.finding.Finding;
+import kolonne.server.store.JobStore;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -22,6 +23,8 @@ import org.slf4j.LoggerFactory;
 public final class Jobs implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
     private static final long KEPT_MS = 600_000;
+    /** Between two looks at what other servers do, and two signs of life to them. */
+    private static final long LOOK_MS = 300;
     /** Of the heap, for jobs. */
     private static final double PART = 0.7;
 
@@ -29,15 +32,18 @@ public final class Jobs implements AutoCloseable {
     /** Files are made beside, so that a long report keeps nobody's design waiting. */
     private final ExecutorService files = threads("file");
 
-    private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(r -> {
+    /** Two threads: a database that is away holds up no design that is tried again. */
+    private final ScheduledExecutorService clock = Executors.newScheduledThreadPool(2, r -> {
         Thread t = new Thread(r, "job clock");
         t.setDaemon(true);
         return t;
     });
+
     private final int megabytes;
     private final Semaphore heap;
     private final Map<String, Job> jobs = new ConcurrentHashMap<>();
-    private final MadeFiles made = new MadeFiles(this);
+    private final MadeFiles made;
+    private final Elsewhere elsewhere;
 
     private static ExecutorService threads(String name) {
         return Executors.newFixedThreadPool(2, r -> {
@@ -47,15 +53,38 @@ public final class Jobs implements AutoCloseable {
         });
     }
 
-    /** Jobs that share the most of this process's heap. */
+    /** Jobs of a server by itself that share the most of this process's heap. */
     public Jobs() {
-        this((long) (PART * Runtime.getRuntime().maxMemory()));
+        this(JobStore.ALONE);
+    }
+
+    /** The same of one of several servers, which tell one another of them. */
+    public Jobs(JobStore store) {
+        this((long) (PART * Runtime.getRuntime().maxMemory()), store);
     }
 
     /** @param bytes of the heap that jobs may fill together */
-    Jobs(long bytes) {
+    Jobs(long bytes, JobStore store) {
         megabytes = (int) (bytes >> 20);
         heap = new Semaphore(megabytes, true);
+        elsewhere = new Elsewhere(store);
+        made = new MadeFiles(this, store);
+        if (store != JobStore.ALONE) {
+            clock.scheduleWithFixedDelay(this::exchange, LOOK_MS, LOOK_MS, TimeUnit.MILLISECONDS);
+        }
+    }
+
+    /** Tells others of what is done here, and looks at what they do that somebody here asked for. */
+    private void exchange() {
+        for (Job job : jobs.values()) {
+            if (job.elsewhere()) {
+                if (!job.status().ended()) {
+                    elsewhere.look(job);
+                }
+            } else {
+                tell(job);
+            }
+        }
     }
 
     /** The work could not be done for reasons the user can mend. */
@@ -80,24 +109,25 @@ public final class Jobs implements AutoCloseable {
 
     /** Starts work that returns the id of what it made. */
     public Job start(String kind, Function<Job, String> work) {
-        return start(kind, 0, work);
+        return start(kind, null, 0, work);
     }
 
     /**
      * Starts work that fills about so much memory: it begins when other work has left room for it.
      *
+     * @param project that it belongs to; null for one that makes a project
      * @throws Refused if there is not so much at all
      */
-    public Job start(String kind, long bytes, Function<Job, String> work) {
-        return start(pool, kind, bytes, work);
+    public Job start(String kind, String project, long bytes, Function<Job, String> work) {
+        return start(pool, kind, project, bytes, work);
     }
 
-    /** As {@link #start(String, long, Function)}, of work that makes a file. */
-    Job startFile(String kind, long bytes, Function<Job, String> work) {
-        return start(files, kind, bytes, work);
+    /** As {@link #start(String, String, long, Function)}, of work that makes a file. */
+    Job startFile(String project, long bytes, Function<Job, String> work) {
+        return start(files, "export", project, bytes, work);
     }
 
-    private Job start(ExecutorService threads, String kind, long bytes, Function<Job, String> work) {
+    private Job start(ExecutorService threads, String kind, String project, long bytes, Function<Job, String> work) {
         int needed = (int) Math.min(Integer.MAX_VALUE, bytes >> 20);
         if (needed > megabytes) {
             throw new Refused(List.of(Finding.fails(
@@ -106,9 +136,22 @@ public final class Jobs implements AutoCloseable {
                     "Reading it takes about " + needed + " MB of memory; the server has " + megabytes + " MB for it.",
                     "Split the building, leave out station forces, or start the server with more memory.")));
         }
+        Job job = new Job(UUID.randomUUID().toString(), kind, project);
+        elsewhere.tell(job);
+        run(threads, job, needed, work);
+        return job;
+    }
+
+    /** Starts work that nobody asks for by its id, so that other servers need not know of it. */
+    public void startUnasked(String kind, String project, Function<Job, String> work) {
+        Job job = new Job(UUID.randomUUID().toString(), kind, project);
+        job.told();
+        run(pool, job, 0, work);
+    }
+
+    private void run(ExecutorService threads, Job job, int needed, Function<Job, String> work) {
         long now = System.currentTimeMillis();
         jobs.values().removeIf(j -> j.endedBefore(now - KEPT_MS));
-        Job job = new Job(UUID.randomUUID().toString(), kind);
         jobs.put(job.status().id(), job);
         threads.execute(() -> {
             heap.acquireUninterruptibly(needed);
@@ -116,9 +159,15 @@ public final class Jobs implements AutoCloseable {
                 run(job, work);
             } finally {
                 heap.release(needed);
+                tell(job);
             }
         });
-        return job;
+    }
+
+    private void tell(Job job) {
+        if (job.toBeTold()) {
+            elsewhere.tell(job);
+        }
     }
 
     private static void run(Job job, Function<Job, String> work) {
@@ -160,8 +209,20 @@ public final class Jobs implements AutoCloseable {
         }
     }
 
+    /** A job of this server, or one that another server on the database tells of. */
     public Optional<Job> find(String id) {
-        return Optional.ofNullable(jobs.get(id));
+        Job here = jobs.get(id);
+        if (here != null) {
+            return Optional.of(here);
+        }
+        Optional<Job> there = elsewhere.find(id);
+        there.ifPresent(j -> jobs.putIfAbsent(id, j));
+        return there.map(j -> jobs.getOrDefault(id, j));
+    }
+
+    /** Whether it is remembered here. */
+    boolean knows(String id) {
+        return jobs.containsKey(id);
     }
 
     /** Files that jobs make. */
@@ -174,6 +235,12 @@ public final class Jobs implements AutoCloseable {
         clock.shutdownNow();
         pool.shutdownNow();
         files.shutdownNow();
+        for (Job job : jobs.values()) {
+            if (!job.elsewhere() && !job.status().ended()) {
+                job.end(Job.Phase.FAILED, Elsewhere.LOST, null);
+                tell(job);
+            }
+        }
         made.close();
     }
 }

@@ -3,6 +3,7 @@ package kolonne.server.jobs;
 import java.io.BufferedOutputStream;
 import java.io.FilterOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,6 +15,7 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import kolonne.core.finding.Finding;
 import kolonne.core.work.Progress;
+import kolonne.server.store.JobStore;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -28,12 +30,14 @@ public final class MadeFiles implements AutoCloseable {
     private static final long BETWEEN = 100;
 
     private final Jobs jobs;
+    private final JobStore store;
     private final Map<String, Made> made = Collections.synchronizedMap(new LinkedHashMap<>());
     private final AtomicInteger making = new AtomicInteger();
     private Path folder;
 
-    MadeFiles(Jobs jobs) {
+    MadeFiles(Jobs jobs, JobStore store) {
         this.jobs = jobs;
+        this.store = store;
     }
 
     /** A file. @param type of its content; {@code name} that it is saved under */
@@ -45,7 +49,7 @@ public final class MadeFiles implements AutoCloseable {
     }
 
     /** Starts to make a file; the job's result is its own id, by which {@link #find} knows it. */
-    public Job make(String type, String name, long bytes, Writing writing) {
+    public Job make(String type, String name, String project, long bytes, Writing writing) {
         forget();
         if (making.incrementAndGet() > MOST_MAKING) {
             making.decrementAndGet();
@@ -56,7 +60,7 @@ public final class MadeFiles implements AutoCloseable {
                     "Wait until some of them are there, or cancel one.")));
         }
         try {
-            return jobs.startFile("export", bytes, job -> {
+            return jobs.startFile(project, bytes, job -> {
                 try {
                     return written(job, type, name, writing);
                 } finally {
@@ -75,6 +79,7 @@ public final class MadeFiles implements AutoCloseable {
         try {
             path = fresh();
             write(job, path, writing);
+            share(id, type, name, path);
             keep(id, new Made(path, type, name));
             return id;
         } catch (IOException e) {
@@ -88,6 +93,15 @@ public final class MadeFiles implements AutoCloseable {
             if (path != null && !made.containsKey(id)) {
                 delete(path);
             }
+        }
+    }
+
+    /** Other servers give it out as well; one that the database does not take is given out here alone. */
+    private void share(String id, String type, String name, Path path) throws IOException {
+        try (InputStream in = Files.newInputStream(path)) {
+            store.keep(id, type, name, in);
+        } catch (RuntimeException e) {
+            LOG.warn("export {} is not kept for other servers: {}", name, e.toString());
         }
     }
 
@@ -150,14 +164,39 @@ public final class MadeFiles implements AutoCloseable {
         }
     }
 
-    public Optional<Made> find(String id) {
-        return Optional.ofNullable(made.get(id));
+    /** A file that is made; one of another server is fetched. */
+    public Optional<Made> find(String id) throws IOException {
+        Made here = made.get(id);
+        boolean elsewhere = here == null
+                && jobs.find(id)
+                        .filter(j -> j.elsewhere() && j.status().phase() == Job.Phase.DONE)
+                        .isPresent();
+        return elsewhere ? fetched(id) : Optional.ofNullable(here);
+    }
+
+    /** One at a time, since two may ask for the same. */
+    private synchronized Optional<Made> fetched(String id) throws IOException {
+        Optional<JobStore.File> file = store.file(id);
+        if (file.isEmpty() || made.containsKey(id)) {
+            return Optional.ofNullable(made.get(id));
+        }
+        forget();
+        Path path = fresh();
+        try (OutputStream out = Files.newOutputStream(path)) {
+            store.read(id, out);
+        } catch (IOException | RuntimeException e) {
+            delete(path);
+            throw e;
+        }
+        Made m = new Made(path, file.get().type(), file.get().name());
+        keep(id, m);
+        return Optional.of(m);
     }
 
     private void forget() {
         synchronized (made) {
             made.entrySet().removeIf(e -> {
-                boolean old = jobs.find(e.getKey()).isEmpty();
+                boolean old = !jobs.knows(e.getKey());
                 if (old) {
                     delete(e.getValue().path());
                 }

@@ -65,11 +65,10 @@ final class Designs {
     }
 
     private void start(Workspace w, int version) {
-        jobs.start("design", job -> {
-                    run(w, version);
-                    return w.id();
-                })
-                .belongsTo(w.id());
+        jobs.startUnasked("design", w.id(), job -> {
+            run(w, version);
+            return w.id();
+        });
     }
 
     /** A design for a version of the project: nothing once a newer one is wanted. */

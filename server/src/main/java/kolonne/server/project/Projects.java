@@ -166,7 +166,7 @@ public final class Projects {
     /** Starts reading an uploaded model, or a project that was downloaded; the job's result is the new project's id. */
     public Job importFile(String name, String fileName, byte[] bytes, Author by) {
         return ProjectArchive.isOne(bytes)
-                ? jobs.start("import", ARCHIVE * ProjectArchive.mostUnpacked(bytes), job -> {
+                ? jobs.start("import", null, ARCHIVE * ProjectArchive.mostUnpacked(bytes), job -> {
                     job.at("reading the project", 0, 0);
                     return stored(() -> files.take(bytes, by));
                 })
@@ -174,7 +174,7 @@ public final class Projects {
     }
 
     private Job importModel(String name, String fileName, byte[] bytes, Author by) {
-        return jobs.start("import", memory(bytes), job -> {
+        return jobs.start("import", null, memory(bytes), job -> {
             job.at("reading the model", 0, 0);
             ModelReader.Read read = ModelReader.read(bytes);
             if (!read.sound()) {
@@ -226,16 +226,15 @@ public final class Projects {
     /** Starts reading a newer model of a project's building; the job's result is its name among {@link #revisions}. */
     public Job readRevision(String id, String fileName, byte[] bytes) {
         Workspace w = model(id);
-        return jobs.start("revision", memory(bytes), job -> {
-                    job.at("reading the model", 0, 0);
-                    ModelReader.Read read = ModelReader.read(bytes);
-                    if (!read.sound()) {
-                        throw new Jobs.Refused(read.findings());
-                    }
-                    String units = w.building().unitSystem();
-                    return revisions.put(new RevisedModel(id, cut(fileName), bytes, shown(read, units)));
-                })
-                .belongsTo(id);
+        return jobs.start("revision", id, memory(bytes), job -> {
+            job.at("reading the model", 0, 0);
+            ModelReader.Read read = ModelReader.read(bytes);
+            if (!read.sound()) {
+                throw new Jobs.Refused(read.findings());
+            }
+            String units = w.building().unitSystem();
+            return revisions.put(new RevisedModel(id, cut(fileName), bytes, shown(read, units)));
+        });
     }
 
     /** Newer models that were read and are not adopted yet. */
@@ -439,25 +438,24 @@ public final class Projects {
     public Job makeCurve(String id, Role role) {
         Workspace w = open(id);
         Workspace.CurveKey key = curveKey(id, role);
-        return jobs.start("types", job -> {
-                    Workspace.Published p = w.published();
-                    if (p == null || !w.state().current()) {
-                        throw new Jobs.Refused(List.of(Finding.fails(
-                                "types.not-current",
-                                "project",
-                                "The building is being designed; types are made of the finished design.",
-                                "Wait until all is current and try again.")));
-                    }
-                    job.at("looking at every member by itself", 0, 0);
-                    BuildingDesign alone = p.design().alone();
-                    CurveMaker.Progress progress = (done, total) -> job.at("merging types", done, total);
-                    Curve c = role == Role.BEAM
-                            ? CurveMaker.beams(alone.beams(), alone.contexts()::beams, key.tolerance(), progress)
-                            : CurveMaker.columns(alone.columns(), alone.contexts()::columns, key.tolerance(), progress);
-                    w.keep(key, c);
-                    return role.name().toLowerCase(java.util.Locale.ROOT);
-                })
-                .belongsTo(id);
+        return jobs.start("types", id, 0, job -> {
+            Workspace.Published p = w.published();
+            if (p == null || !w.state().current()) {
+                throw new Jobs.Refused(List.of(Finding.fails(
+                        "types.not-current",
+                        "project",
+                        "The building is being designed; types are made of the finished design.",
+                        "Wait until all is current and try again.")));
+            }
+            job.at("looking at every member by itself", 0, 0);
+            BuildingDesign alone = p.design().alone();
+            CurveMaker.Progress progress = (done, total) -> job.at("merging types", done, total);
+            Curve c = role == Role.BEAM
+                    ? CurveMaker.beams(alone.beams(), alone.contexts()::beams, key.tolerance(), progress)
+                    : CurveMaker.columns(alone.columns(), alone.contexts()::columns, key.tolerance(), progress);
+            w.keep(key, c);
+            return role.name().toLowerCase(java.util.Locale.ROOT);
+        });
     }
 
     /** Marks of the lines and stacks that have the members of one that had this mark before; empty if none ever had it. */

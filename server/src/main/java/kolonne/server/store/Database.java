@@ -46,6 +46,7 @@ public final class Database implements AutoCloseable {
         mybatis.addMapper(DeedMapper.class);
         mybatis.addMapper(DesignMapper.class);
         mybatis.addMapper(TaskMapper.class);
+        mybatis.addMapper(JobMapper.class);
         mybatis.addMapper(PresenceMapper.class);
         sessions = new SqlSessionFactoryBuilder().build(mybatis);
     }

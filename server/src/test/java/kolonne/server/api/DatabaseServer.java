@@ -8,6 +8,7 @@ import java.util.function.UnaryOperator;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.project.Projects;
 import kolonne.server.store.Database;
+import kolonne.server.store.MariaDbJobStore;
 import kolonne.server.store.MariaDbProjectStore;
 import kolonne.server.store.ProjectStore;
 import kolonne.server.store.Shared;
@@ -15,7 +16,7 @@ import kolonne.server.store.Shared;
 /** One of several servers on the database of the tests. */
 final class DatabaseServer {
     final Database database;
-    final Jobs jobs = new Jobs();
+    final Jobs jobs;
     final ProjectStore store;
     final Projects projects;
     final Javalin javalin;
@@ -31,6 +32,7 @@ final class DatabaseServer {
                 "app",
                 Files.readString(Path.of(System.getenv("KOLONNE_TEST_DB_PASSWORD_FILE")))
                         .strip());
+        jobs = new Jobs(new MariaDbJobStore(database));
         store = new MariaDbProjectStore(database);
         projects = new Projects(store, jobs, shared.apply(Shared.of(database)));
         projects.followOthers();

@@ -2,6 +2,12 @@ package kolonne.server.jobs;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyBoolean;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -9,6 +15,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.finding.Finding;
+import kolonne.server.store.JobStore;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
@@ -86,27 +93,54 @@ class JobsTest {
         }
     }
 
+    /** A database that is away is told again and again, and the job ends as it would by itself; work that nobody asks for by its id is not told. */
+    @Test
+    void aDatabaseThatIsAwayStopsNoJob() throws InterruptedException {
+        JobStore away = mock(JobStore.class);
+        CountDownLatch again = new CountDownLatch(5);
+        when(away.tell(any(), anyBoolean())).thenAnswer(i -> {
+            again.countDown();
+            throw new IllegalStateException("away");
+        });
+        try (Jobs told = new Jobs(away)) {
+            Job job = told.start("import", j -> "made");
+            assertEquals("made", Waiting.ended(job).result());
+            assertEquals(job, told.find(job.status().id()).orElseThrow());
+            assertTrue(again.await(10, TimeUnit.SECONDS), "told again");
+        }
+        JobStore there = mock(JobStore.class);
+        CountDownLatch done = new CountDownLatch(1);
+        try (Jobs unasked = new Jobs(there)) {
+            unasked.startUnasked("design", "p", j -> {
+                done.countDown();
+                return "p";
+            });
+            assertTrue(done.await(10, TimeUnit.SECONDS));
+        }
+        verify(there, never()).tell(any(), anyBoolean());
+    }
+
     /** 100 MB for all: two of 60 MB go one after the other; one of 101 MB is refused with both figures. */
     @Test
     void workIsAdmittedByTheMemoryItTakes() throws InterruptedException {
-        try (Jobs small = new Jobs(100L << 20)) {
+        try (Jobs small = new Jobs(100L << 20, JobStore.ALONE)) {
             CountDownLatch first = new CountDownLatch(1);
             CountDownLatch go = new CountDownLatch(1);
             List<String> order = java.util.Collections.synchronizedList(new ArrayList<>());
-            Job one = small.start("import", 60L << 20, j -> {
+            Job one = small.start("import", null, 60L << 20, j -> {
                 first.countDown();
                 await(go);
                 order.add("one");
                 return "";
             });
             assertTrue(first.await(10, TimeUnit.SECONDS));
-            Job two = small.start("import", 60L << 20, j -> {
+            Job two = small.start("import", null, 60L << 20, j -> {
                 order.add("two");
                 return "";
             });
             assertEquals(Job.Phase.WAITING, two.status().phase());
             Jobs.Refused r = org.junit.jupiter.api.Assertions.assertThrows(
-                    Jobs.Refused.class, () -> small.start("import", 101L << 20, j -> ""));
+                    Jobs.Refused.class, () -> small.start("import", null, 101L << 20, j -> ""));
             assertTrue(
                     r.findings().get(0).what().contains("101 MB")
                             && r.findings().get(0).what().contains("100 MB"),

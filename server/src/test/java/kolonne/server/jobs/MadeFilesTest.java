@@ -26,7 +26,7 @@ class MadeFilesTest {
     @Test
     void aFileIsKeptUntilTheServerCloses() throws InterruptedException, IOException {
         byte[] text = "bars".getBytes(StandardCharsets.UTF_8);
-        Job job = jobs.files().make("text/plain", "bars.txt", 0, (out, progress) -> {
+        Job job = jobs.files().make("text/plain", "bars.txt", null, 0, (out, progress) -> {
             progress.at("writing bars", 1, 2);
             out.write(text);
         });
@@ -40,9 +40,9 @@ class MadeFilesTest {
     }
 
     @Test
-    void writingStopsWhereItIsCancelledAndLeavesNothing() throws InterruptedException {
+    void writingStopsWhereItIsCancelledAndLeavesNothing() throws InterruptedException, IOException {
         CountDownLatch begun = new CountDownLatch(1);
-        Job job = jobs.files().make("text/plain", "endless.txt", 0, (out, progress) -> {
+        Job job = jobs.files().make("text/plain", "endless.txt", null, 0, (out, progress) -> {
             begun.countDown();
             while (true) {
                 out.write(new byte[1 << 16]); // never asks by itself whether it is still wanted
@@ -55,8 +55,8 @@ class MadeFilesTest {
     }
 
     @Test
-    void aDiskThatTakesNothingIsToldInWordsOfItsOwn() throws InterruptedException {
-        Job job = jobs.files().make("text/plain", "full.txt", 0, (out, progress) -> {
+    void aDiskThatTakesNothingIsToldInWordsOfItsOwn() throws InterruptedException, IOException {
+        Job job = jobs.files().make("text/plain", "full.txt", null, 0, (out, progress) -> {
             throw new IOException("No space left on device");
         });
         Job.Status s = Waiting.ended(job);
@@ -66,12 +66,12 @@ class MadeFilesTest {
     }
 
     @Test
-    void onlySoManyAreKeptAndMadeAtATime() throws InterruptedException {
+    void onlySoManyAreKeptAndMadeAtATime() throws InterruptedException, IOException {
         MadeFiles.Writing one = (out, progress) -> out.write(1);
-        String first =
-                Waiting.ended(jobs.files().make("text/plain", "0.txt", 0, one)).result();
+        String first = Waiting.ended(jobs.files().make("text/plain", "0.txt", null, 0, one))
+                .result();
         for (int i = 1; i <= MadeFiles.MOST_KEPT; i++) {
-            Waiting.ended(jobs.files().make("text/plain", i + ".txt", 0, one));
+            Waiting.ended(jobs.files().make("text/plain", i + ".txt", null, 0, one));
         }
         assertTrue(jobs.files().find(first).isEmpty(), "the oldest is gone");
         CountDownLatch go = new CountDownLatch(1);
@@ -82,21 +82,22 @@ class MadeFilesTest {
         };
         Job last = null;
         for (int i = 0; i < MadeFiles.MOST_MAKING; i++) {
-            last = jobs.files().make("text/plain", "slow.txt", 0, slow);
+            last = jobs.files().make("text/plain", "slow.txt", null, 0, slow);
         }
-        Jobs.Refused e = assertThrows(Jobs.Refused.class, () -> jobs.files().make("text/plain", "more.txt", 0, one));
+        Jobs.Refused e =
+                assertThrows(Jobs.Refused.class, () -> jobs.files().make("text/plain", "more.txt", null, 0, one));
         assertEquals("export.many", e.findings().get(0).code());
         go.countDown();
         assertEquals(Job.Phase.DONE, Waiting.ended(last).phase());
-        Job again = jobs.files().make("text/plain", "again.txt", 0, one);
+        Job again = jobs.files().make("text/plain", "again.txt", null, 0, one);
         assertEquals(Job.Phase.DONE, Waiting.ended(again).phase());
     }
 
     @Test
-    void filesDoNotKeepDesignsWaiting() throws InterruptedException {
+    void filesDoNotKeepDesignsWaiting() throws InterruptedException, IOException {
         CountDownLatch go = new CountDownLatch(1);
         for (int i = 0; i < 5; i++) {
-            jobs.files().make("text/plain", "slow.txt", 0, (out, progress) -> {
+            jobs.files().make("text/plain", "slow.txt", null, 0, (out, progress) -> {
                 try {
                     go.await(10, TimeUnit.SECONDS);
                 } catch (InterruptedException e) {

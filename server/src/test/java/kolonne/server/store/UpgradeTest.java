@@ -82,6 +82,9 @@ class UpgradeTest {
         if (version >= 6 && version < 10) {
             run(c, "INSERT INTO kept_basis VALUES ('Büro', '{\"b\":1}', '" + at + "')");
         }
+        if (version >= 10) {
+            run(c, "INSERT INTO kept (kind, name, body, kept_at) VALUES ('basis', 'Büro', '{\"b\":1}', '" + at + "')");
+        }
         if (version >= 7) {
             run(c, project + "('gone', 'Gone', '" + at + "', '" + at + "', 1)");
             run(c, "UPDATE project SET deleted_at = '" + at + "', deleted_by = 'Zoë' WHERE id = 'gone'");

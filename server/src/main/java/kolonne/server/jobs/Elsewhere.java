@@ -1,0 +1,112 @@
+package kolonne.server.jobs;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.type.TypeReference;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.util.List;
+import java.util.Optional;
+import kolonne.core.finding.Finding;
+import kolonne.server.store.Ids;
+import kolonne.server.store.JobRow;
+import kolonne.server.store.JobStore;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** Work as the servers on one database tell one another of it. A database that is away stops no work: it is told again. */
+final class Elsewhere {
+    private static final Logger LOG = LoggerFactory.getLogger(Elsewhere.class);
+    private static final JsonMapper JSON = new JsonMapper();
+    private static final int WORDS = 100;
+
+    static final List<Finding> LOST = List.of(Finding.fails(
+            "server.lost",
+            "server",
+            "The server that did this ended before it was done.",
+            "Ask for it again; nothing stored was changed."));
+
+    private final JobStore store;
+    private final String holder = Ids.random();
+
+    Elsewhere(JobStore store) {
+        this.store = store;
+    }
+
+    /** Tells how a job of this server stands, and stops it where another server was asked to. */
+    void tell(Job job) {
+        Job.Status s = job.status();
+        try {
+            boolean stop = store.tell(row(s, job.project().orElse(null)), s.ended());
+            if (s.ended()) {
+                job.told();
+            } else if (stop) {
+                job.cancel();
+            }
+        } catch (RuntimeException e) {
+            LOG.debug("job {} is not told", s.id(), e);
+        }
+    }
+
+    private JobRow row(Job.Status s, String project) {
+        return new JobRow(
+                s.id(),
+                s.kind(),
+                project,
+                holder,
+                false,
+                s.phase().name(),
+                s.doing().length() > WORDS ? s.doing().substring(0, WORDS) : s.doing(),
+                s.done(),
+                s.total(),
+                s.findings().isEmpty() ? null : written(s.findings()),
+                s.result(),
+                false);
+    }
+
+    private static String written(List<Finding> findings) {
+        try {
+            return JSON.writeValueAsString(findings);
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** A job of another server as it stands; empty where none tells of it. */
+    Optional<Job> find(String id) {
+        return store.find(id).map(r -> {
+            Job job = new Job(r.id(), r.kind(), r.projectId(), () -> store.cancel(r.id()));
+            job.show(status(r));
+            return job;
+        });
+    }
+
+    /** Looks again at a job of another server. */
+    void look(Job job) {
+        try {
+            Job.Status s = store.find(job.status().id()).map(Elsewhere::status).orElseGet(() -> lost(job.status()));
+            if (!s.equals(job.status())) {
+                job.show(s);
+            }
+        } catch (RuntimeException e) {
+            LOG.debug("job {} is not looked up", job.status().id(), e);
+        }
+    }
+
+    private static Job.Status status(JobRow r) {
+        List<Finding> findings = r.findings() == null ? List.of() : read(r.findings());
+        Job.Status s = new Job.Status(
+                r.id(), r.kind(), Job.Phase.valueOf(r.phase()), r.doing(), r.done(), r.total(), findings, r.result());
+        return r.lost() ? lost(s) : s;
+    }
+
+    private static Job.Status lost(Job.Status s) {
+        return new Job.Status(s.id(), s.kind(), Job.Phase.FAILED, "failed", s.done(), s.total(), LOST, null);
+    }
+
+    private static List<Finding> read(String findings) {
+        try {
+            return JSON.readValue(findings, new TypeReference<List<Finding>>() {});
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,172 @@
+package kolonne.server.api;
+
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Predicate;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.exchange.model.ModelWriter;
+import kolonne.server.jobs.Job;
+import kolonne.server.jobs.MadeFiles;
+import kolonne.server.store.JobRow;
+import kolonne.server.store.MariaDbJobStore;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfEnvironmentVariable;
+
+/** Two servers on one database, and a proxy that sends every request to another of them: work of one is told, stopped and given out by the other. */
+@EnabledIfEnvironmentVariable(named = "KOLONNE_TEST_DB", matches = "jdbc:.*")
+class SharedJobsTest {
+    private DatabaseServer one;
+    private DatabaseServer two;
+
+    @BeforeEach
+    void start() throws IOException {
+        one = new DatabaseServer();
+        two = new DatabaseServer();
+    }
+
+    @AfterEach
+    void stop() {
+        one.stop();
+        two.stop();
+    }
+
+    /** Follows a job, as the pages do, until it is as wanted. */
+    private static Job.Status until(Job job, Predicate<Job.Status> wanted) throws InterruptedException {
+        CountDownLatch there = new CountDownLatch(1);
+        job.follow(s -> {
+            if (wanted.test(s)) {
+                there.countDown();
+            }
+        });
+        assertTrue(there.await(60, TimeUnit.SECONDS), job.status().toString());
+        return job.status();
+    }
+
+    private static Job at(DatabaseServer server, String id) {
+        return server.jobs.find(id).orElseThrow();
+    }
+
+    private static byte[] get(DatabaseServer from, String path) throws IOException, InterruptedException {
+        HttpResponse<byte[]> r = HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + from.javalin.port() + path))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofByteArray());
+        assertEquals(200, r.statusCode(), path);
+        return r.body();
+    }
+
+    @Test
+    void aModelBroughtToOneIsFollowedAtTheOther() throws IOException, InterruptedException {
+        byte[] model = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(60)));
+        JsonNode job = Requests.upload(one.javalin, "/api/projects?name=Shared", model);
+        String id = job.get("id").asText();
+        Job.Status end = until(at(two, id), Job.Status::ended);
+        assertEquals(Job.Phase.DONE, end.phase());
+        String project = "/api/projects/" + end.result();
+        JsonNode told = Requests.ask(two.javalin, 200, "GET", "/api/jobs/" + id, null);
+        assertEquals("done", told.get("phase").asText());
+        Requests.ask(two.javalin, 200, "GET", project, null);
+        Requests.send(two.javalin, "DELETE", project, null);
+        byte[] broken = new byte[] {'{'};
+        String bad = Requests.upload(two.javalin, "/api/projects?name=Bad", broken)
+                .get("id")
+                .asText();
+        Job.Status failed = until(at(one, bad), Job.Status::ended);
+        assertEquals(Job.Phase.FAILED, failed.phase());
+        assertEquals(at(two, bad).status().findings(), failed.findings());
+    }
+
+    /** In several parts, and as it was written. */
+    @Test
+    void aFileMadeByOneIsGivenOutByTheOther() throws IOException, InterruptedException {
+        byte[] content = new byte[(9 << 20) + 17];
+        new java.util.Random(5).nextBytes(content);
+        Job job = one.jobs.files().make("text/plain", "bars.txt", null, 0, (out, progress) -> out.write(content));
+        String id = job.status().id();
+        until(at(two, id), Job.Status::ended);
+        assertArrayEquals(content, get(two, "/api/jobs/" + id + "/file"));
+        assertArrayEquals(content, get(one, "/api/jobs/" + id + "/file"));
+        MadeFiles.Made fetched = two.jobs.files().find(id).orElseThrow();
+        assertEquals("bars.txt", fetched.name());
+        assertEquals(fetched, two.jobs.files().find(id).orElseThrow(), "fetched once");
+    }
+
+    @Test
+    void theOtherSeesHowFarItIsAndStopsIt() throws InterruptedException, IOException {
+        Job job = one.jobs.start("import", "abc", 0, j -> {
+            j.at("half of it", 1, 2);
+            while (true) {
+                j.stopIfCancelled();
+                Thread.onSpinWait();
+            }
+        });
+        Job there = at(two, job.status().id());
+        assertEquals("abc", there.project().orElseThrow(), "whose it is, before anybody is let at it");
+        Job.Status half = until(there, s -> s.done() == 1);
+        assertEquals("half of it", half.doing());
+        assertEquals(2, half.total());
+        Requests.ask(two.javalin, 200, "DELETE", "/api/jobs/" + job.status().id(), null);
+        assertEquals(Job.Phase.CANCELLED, until(job, Job.Status::ended).phase());
+        assertEquals(Job.Phase.CANCELLED, until(there, Job.Status::ended).phase());
+    }
+
+    /** One that is told to stop says so itself; one that is killed is given up when it has not been heard of for some seconds. */
+    @Test
+    void workOfAServerThatEndedHasFailed() throws InterruptedException, IOException, SQLException {
+        Job job = one.jobs.start("import", null, 0, j -> {
+            while (true) {
+                j.stopIfCancelled();
+                Thread.onSpinWait();
+            }
+        });
+        Job there = at(two, job.status().id());
+        one.jobs.close();
+        job.cancel(); // the thread of the test
+        Job.Status s = until(there, Job.Status::ended);
+        assertEquals(Job.Phase.FAILED, s.phase());
+        assertEquals("server.lost", s.findings().get(0).code());
+        String id = UUID.randomUUID().toString();
+        new MariaDbJobStore(one.database)
+                .tell(
+                        new JobRow(id, "import", null, "dead", false, "RUNNING", "reading", 1, 2, null, null, false),
+                        false);
+        assertEquals(Job.Phase.RUNNING, at(two, id).status().phase());
+        silent(id);
+        Job.Status lost = until(at(two, id), Job.Status::ended);
+        assertEquals(
+                List.of(Job.Phase.FAILED, "server.lost"),
+                List.of(lost.phase(), lost.findings().get(0).code()));
+    }
+
+    /** Not heard of since a second longer than anybody waits. */
+    private static void silent(String id) throws SQLException, IOException {
+        String password = Files.readString(Path.of(System.getenv("KOLONNE_TEST_DB_PASSWORD_FILE")))
+                .strip();
+        try (Connection c = DriverManager.getConnection(System.getenv("KOLONNE_TEST_DB"), "app", password);
+                Statement s = c.createStatement()) {
+            s.executeUpdate("UPDATE job SET held_until = NOW(3) - INTERVAL 1 SECOND WHERE id = '" + id + "'");
+        }
+    }
+}

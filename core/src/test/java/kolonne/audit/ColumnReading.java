@@ -395,6 +395,7 @@ final class ColumnReading {
                 most = Math.max(most, -f.at(l.member(), i, k, Analysis.N, 1));
             }
         }
+        out.add("bar-count", (l.spiral() && !b.en() ? 6.0 : 4.0) / l.bars().size(), "bars");
         out.add("steel", ratio / (b.en() ? 0.04 : 0.08), "most");
         out.add("steel", (b.en() ? Math.max(0.002, 0.1 * most / m.steel() / gross()) : 0.01) / ratio, "least");
         double thin = l.bars().stream().mapToDouble(Sheet.Dot::d).min().orElse(1);
@@ -553,15 +554,28 @@ final class ColumnReading {
             for (int i = 0; i < n; i++) {
                 p = Math.min(p, -f.at(l.member(), i, k, Analysis.N, 1));
             }
+            double both = 0;
+            double lesser = Double.POSITIVE_INFINITY;
             for (boolean alongX : new boolean[] {true, false}) {
                 double v = 0;
                 for (int i = 0; i < n; i++) {
                     v = Math.max(v, Math.abs(f.at(l.member(), i, k, alongX ? Analysis.VY : Analysis.VZ, sway)));
                 }
-                out.add("shear", v / shear.carried(alongX, p, widest()), alongX ? "x" : "y");
+                double use = v / shear.carried(alongX, p, widest());
+                out.add("shear", use, alongX ? "x" : "y");
+                both += use;
+                lesser = Math.min(lesser, use);
+                if (!b.en() && v > 0.5 * 0.75 * shear.concrete(alongX, p, widest())) {
+                    double has = shear.legs(alongX) * l.tieArea() / widest();
+                    out.add("minimum-ties", shear.least(alongX) / has, alongX ? "x" : "y");
+                }
                 if (torsion.counts(k)) {
                     torsion.beside(k, v, alongX, p, widest(), out);
                 }
+            }
+            // 22.5.1.10, 22.5.1.11; by EN the line that touches the circle
+            if (lesser > 0.5) {
+                out.add("shear-both", both / (b.en() ? Math.sqrt(2) : 1.5), "of " + k);
             }
         }
     }

@@ -73,6 +73,16 @@ class FrameAuditTest {
         same("held-distance", 30);
     }
 
+    /** 18.7.4.1, 18.7.4.3, 18.7.4.4, 18.7.5.2(f), 18.8.2.4. */
+    @Test
+    void barsAndJoints() {
+        same("ductile-most", 30);
+        same("bar-development", 30);
+        same("lap-middle", 30);
+        same("every-bar-held", 0);
+        same("joint-depth", 20);
+    }
+
     /** 18.7.5.1, 18.7.5.3, 18.7.5.5 over every pair of neighbouring hoops, wherever the designer met them. */
     @Test
     void hoopsStandCloseEnough() {

@@ -338,6 +338,7 @@ final class FrameReading {
                 l.legs() != null ? legs(l).thickness(axis) : l.round() ? 0.886227 * l.b() : axis == 1 ? l.b() : l.h();
         double bj = width >= across ? across : Math.min(across, width + h);
         // whether beams hold it across is not read: the strength lies between the two
+        out.merge("joint-depth", deepestAlong(index.upper(member), u) / 2 / h, Math::max);
         int runs = (above == null ? 0 : 1) + (both ? 1 : 0);
         double[] si = {0.7, 1.0, 1.2, 1.7};
         double v = 1.25 * b.fy() * steel - column;
@@ -451,6 +452,7 @@ final class FrameReading {
         double so = Math.max(100, Math.min(150, 100 + (350 - hx) / 3));
         double limit = l.round() ? Math.min(side / 4, 6 * thin) : Math.min(so, Math.min(side / 4, 6 * thin));
         out.put("hoops-beside", close / (limit + 0.1));
+        bars(l, out);
         out.put("hoops-elsewhere", widest / (Math.min(150, 6 * thin) + 0.1));
         double p = earthquake(l)[1];
         double gross = gross(l);
@@ -481,6 +483,29 @@ final class FrameReading {
         out.put("confinement-x", needed * close * by / (legsX * l.tieArea()));
         out.put("confinement-y", needed * close * bx / (legsY * l.tieArea()));
         out.put("held-distance", hx / (heavy ? 200 : 350));
+        out.put("every-bar-held", heavy ? l.bars().size() / held : 0);
+    }
+
+    /** Not too much of them, enough of them round a ring, laps and development within half of the height (18.7.4.1, 18.7.4.2, 18.7.4.3, 18.7.4.4). */
+    private void bars(Sheet.Lift l, Map<String, Double> out) {
+        Member member = index.building().members().get(l.member());
+        double thick = l.bars().stream().mapToDouble(Sheet.Dot::d).max().orElseThrow();
+        double steel = l.bars().stream().mapToDouble(Sheet.Dot::area).sum();
+        out.put("ductile-most", steel / gross(l) / 0.06);
+        out.put("round-bars", l.round() ? 6.0 / l.bars().size() : 0);
+        double clear = index.length(member) - (deepest(index.lower(member)) + deepest(index.upper(member))) / 2;
+        double develops = m.straight(thick, l.fc(), false, 0, 0, b.columnCover());
+        out.put("bar-development", 1.25 * develops / (clear / 2));
+        out.put("lap-middle", Math.max(1.3 * develops, m.inches(300, 12)) / (clear / 2));
+    }
+
+    /** Of the beams along a plan direction that are fixed to a joint. */
+    private double deepestAlong(Joint j, double[] u) {
+        return ends.get(j.id()).stream()
+                .filter(e -> Math.abs(e.ux() * u[0] + e.uy() * u[1]) > 0.7)
+                .mapToDouble(End::depth)
+                .max()
+                .orElse(0);
     }
 
     private double deepest(Joint j) {

@@ -56,7 +56,16 @@ class GeneratedFrameAuditTest {
         IntStream.range(0, Sweep.of(4, 50)).forEach(i -> {
             FrameComparison c = new FrameComparison(designed(1000 + i, false, Ductility.SPECIAL));
             hoops(c, compared);
-            for (String kind : List.of("strong-column-x", "strong-column-y", "least-side", "side-ratio")) {
+            for (String kind : List.of(
+                    "strong-column-x",
+                    "strong-column-y",
+                    "least-side",
+                    "side-ratio",
+                    "ductile-most",
+                    "round-bars",
+                    "bar-development",
+                    "lap-middle",
+                    "joint-depth")) {
                 compared.merge(kind, c.same(kind), Integer::sum);
             }
             int[] joints = c.shearOfJoints();

@@ -63,7 +63,7 @@ class LegAuditTest {
                 .count();
         assertTrue(fromTheirHeads > 5, fromTheirHeads + " lifts are drawn from their heads");
         assertTrue(
-                lifts > 15 && compared > Sweep.of(120, 300) && bars > 400, lifts + " lifts, " + compared + ", " + bars);
+                lifts > 15 && compared > Sweep.of(60, 300) && bars > 400, lifts + " lifts, " + compared + ", " + bars);
     }
 
     /** At foot and head the forces of the analysis, and of every demand the use by fibres. */
@@ -74,7 +74,7 @@ class LegAuditTest {
         String where = c.stack().mark() + " lift " + (i + 1);
         var context = design.contexts().of(c.stack());
         List<ColumnCheck.Solved> all = ColumnCheck.solve(l, c.lifts().get(i).cage(), context);
-        int step = Math.max(1, all.size() / Sweep.of(8, 60));
+        int step = Math.max(1, all.size() / Sweep.of(4, 60));
         for (int k = 0; k < all.size(); k += step) {
             LiftDemands.Demand d = all.get(k).demand();
             double told = all.get(k).utilisation();

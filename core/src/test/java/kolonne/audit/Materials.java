@@ -82,7 +82,7 @@ final class Materials {
             boolean poor = top && h > 250 && (h <= 600 ? height > 250 : height > h - 300);
             return Math.max(d / 4 * steel() / bond(d, fc, poor), Math.max(10 * d, 100));
         }
-        boolean small = d < 19.5 || d <= 20.1 && !us();
+        boolean small = d < 19.5;
         double psi = top && height > inches(300, 12) ? 1.3 : 1;
         double grade = b.fy() <= (us() ? 60_500 * PSI : 421) ? 1 : b.fy() <= (us() ? 80_500 * PSI : 551) ? 1.15 : 1.3;
         boolean row = cover >= d;

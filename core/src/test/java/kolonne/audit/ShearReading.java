@@ -68,15 +68,18 @@ final class ShearReading {
         double bw = width(alongX);
         double d = depth(alongX);
         double avs = legs(alongX) * l.tieArea() / gap;
-        double least =
-                Math.max(m.root(0.062, 0.75, l.fc(), false), b.code() == Sheet.Code.ACI_US ? 50 * 0.006894757 : 0.35)
-                        / m.links()
-                        * bw;
         double axial = Math.min(p / (6 * gross()), 0.05 * l.fc());
         double root = m.root(0.17, 2, l.fc(), true);
         double rho = Math.pow(steel() / 2 / (bw * d), 1.0 / 3);
         double lambda = Math.min(1, Math.sqrt(2 / (1 + d / (b.code() == Sheet.Code.ACI_US ? 254 : 250))));
-        double vc = avs >= least ? root + axial : m.root(0.66, 8, l.fc(), true) * lambda * rho + axial;
+        double vc = avs >= least(alongX) ? root + axial : m.root(0.66, 8, l.fc(), true) * lambda * rho + axial;
         return Math.max(0, Math.min(vc, m.root(0.42, 5, l.fc(), true))) * bw * d;
+    }
+
+    /** Least legs [mm2/mm] where the shear is over half of what the concrete carries (10.6.2). */
+    double least(boolean alongX) {
+        double least =
+                Math.max(m.root(0.062, 0.75, l.fc(), false), b.code() == Sheet.Code.ACI_US ? 50 * 0.006894757 : 0.35);
+        return least / m.links() * width(alongX);
     }
 }

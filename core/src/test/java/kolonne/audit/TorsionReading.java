@@ -1,5 +1,7 @@
 package kolonne.audit;
 
+import java.util.Comparator;
+import java.util.List;
 import kolonne.core.analysis.Analysis;
 
 /**
@@ -93,6 +95,31 @@ final class TorsionReading {
         return needed * gap / l.tieArea();
     }
 
+    /** How far apart ties and bars may lie, and how thin bars may be (9.7.5, 9.7.6.3.3; 9.2.3(3), (4)). */
+    private void places(double gap, Findings out) {
+        double ties = b.en()
+                ? Math.min(round(0) / 8, Math.min(l.b(), l.round() ? l.b() : l.h()))
+                : Math.min(round(inside()) / 8, m.inches(300, 12));
+        out.add("torsion-spacing", gap / (ties + 0.1), "ties");
+        out.add("torsion-bar-spacing", apart() / (b.en() ? 350 : m.inches(300, 12)), "bars");
+        double thin = l.bars().stream().mapToDouble(Sheet.Dot::d).min().orElseThrow();
+        out.add("torsion-bar-size", b.en() ? 0 : Math.max(0.042 * gap, 9.5) / thin, "bars");
+    }
+
+    /** Between neighbours on the way round. */
+    private double apart() {
+        List<Sheet.Dot> dots = l.bars().stream()
+                .sorted(Comparator.comparingDouble(d -> Math.atan2(d.y(), d.x())))
+                .toList();
+        double out = 0;
+        for (int i = 0; i < dots.size(); i++) {
+            Sheet.Dot p = dots.get(i);
+            Sheet.Dot q = dots.get((i + 1) % dots.size());
+            out = Math.max(out, Math.hypot(p.x() - q.x(), p.y() - q.y()));
+        }
+        return out;
+    }
+
     /** Hoops beside the joints of a special frame, where the concrete carries nothing (18.7.6.2.1). */
     void hoops(int k, double v, boolean alongX, double gap, Findings out) {
         out.add("column-torsion-hoops", leg(k, v, alongX, gap, 0), alongX ? "x" : "y");
@@ -104,6 +131,7 @@ final class TorsionReading {
         double d = shear.depth(alongX);
         out.add("column-torsion", leg(k, v, alongX, gap, concrete), alongX ? "x" : "y");
         out.add("column-torsion", left(k) > 0 ? 0 : 99, "bars");
+        places(gap, out);
         double bw = shear.width(alongX);
         if (b.en()) {
             double struts = 0.6 * (1 - l.fc() / 250) * l.fc() / 1.5;

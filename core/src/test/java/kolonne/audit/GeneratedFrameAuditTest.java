@@ -64,10 +64,10 @@ class GeneratedFrameAuditTest {
                     "ductile-most",
                     "round-bars",
                     "bar-development",
-                    "lap-middle",
                     "joint-depth")) {
                 compared.merge(kind, c.same(kind), Integer::sum);
             }
+            compared.merge("lap-middle", c.noLess("lap-middle"), Integer::sum);
             int[] joints = c.shearOfJoints();
             compared.merge("joints", joints[0] + joints[1], Integer::sum);
         });

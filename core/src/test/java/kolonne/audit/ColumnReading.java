@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.TreeSet;
-import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Diaphragm;
@@ -540,11 +539,12 @@ final class ColumnReading {
 
     /** The larger magnifier; an unstable storey fails by that, and what is left to read is the analysis. */
     double sway() {
-        return IntStream.of(1, 2)
-                .mapToDouble(this::magnifier)
-                .filter(Double::isFinite)
-                .max()
-                .orElse(1);
+        return Math.max(finite(1), finite(2));
+    }
+
+    double finite(int axis) {
+        double d = magnifier(axis);
+        return Double.isFinite(d) ? d : 1;
     }
 
     private void shear() {

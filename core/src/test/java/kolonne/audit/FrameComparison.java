@@ -17,10 +17,12 @@ final class FrameComparison {
 
     private final BuildingDesign d;
     private final FrameReading reading;
+    private final boolean plain;
 
     FrameComparison(BuildingDesign d) {
         this.d = d;
         this.reading = reading(d);
+        this.plain = Drawn.basis(d.basis()).frame() == Sheet.Frame.NONE;
     }
 
     static FrameReading reading(BuildingDesign d) {
@@ -53,7 +55,8 @@ final class FrameComparison {
                 for (CheckResult r : c.lifts().get(i).checks()) {
                     told.put(r.kind().id(), r.utilisation());
                 }
-                e.lift(c.stack().mark() + " " + i, reading.read(Drawn.lift(c, i, d.basis())), told);
+                Sheet.Lift lift = Drawn.lift(c, i, d.basis());
+                e.lift(c.stack().mark() + " " + i, plain ? reading.plainJoint(lift) : reading.read(lift), told);
             }
         }
     }

@@ -21,6 +21,9 @@ final class FrameReading {
     private final BuildingIndex index;
     private final Map<Integer, Sheet.Lift> lifts = new HashMap<>();
     private final Map<String, List<End>> ends = new HashMap<>();
+    /** The same with cantilevers, which do not sway with the frame. */
+    private final Map<String, List<End>> all = new HashMap<>();
+
     private final Map<Integer, LegReading> legged = new HashMap<>();
     private final Map<Integer, Cells> cells = new HashMap<>();
     private final Map<Integer, Map<String, Double>> found = new HashMap<>();
@@ -34,7 +37,8 @@ final class FrameReading {
             double fc,
             double[] plain,
             double[] strong,
-            double[] area) {}
+            double[] area,
+            double lever) {}
 
     FrameReading(Sheet.Basis b, Forces f, List<Sheet.Line> lines, List<Sheet.Lift> all) {
         this.b = b;
@@ -70,23 +74,27 @@ final class FrameReading {
     private void end(Sheet.Line l, Sheet.Span s, String at, String other, double face, Sheet.Place p, boolean first) {
         Member member = index.building().members().get(p.member());
         boolean pinned = (first != p.reversed() ? member.startRelease() : member.endRelease()).frees(4);
-        if (s.cantilever() || pinned) {
+        if (pinned) {
             return;
         }
         Joint a = index.joint(at);
         Joint o = index.joint(other);
         double run = Math.hypot(o.x() - a.x(), o.y() - a.y());
         List<Sheet.Bars> bars = l.bars().stream().filter(q -> q.at(face)).toList();
-        ends.computeIfAbsent(at, k -> new ArrayList<>())
-                .add(new End(
-                        (o.x() - a.x()) / run,
-                        (o.y() - a.y()) / run,
-                        s.bw(),
-                        s.h(),
-                        s.fc(),
-                        new double[] {bends(s, false, bars, 1), bends(s, true, bars, 1)},
-                        new double[] {bends(s, false, bars, 1.25), bends(s, true, bars, 1.25)},
-                        new double[] {area(bars, true), area(bars, false)}));
+        End end = new End(
+                (o.x() - a.x()) / run,
+                (o.y() - a.y()) / run,
+                s.bw(),
+                s.h(),
+                s.fc(),
+                new double[] {bends(s, false, bars, 1), bends(s, true, bars, 1)},
+                new double[] {bends(s, false, bars, 1.25), bends(s, true, bars, 1.25)},
+                new double[] {area(bars, true), area(bars, false)},
+                s.h() - bars.stream().mapToDouble(Sheet.Bars::offset).min().orElse(s.h()));
+        all.computeIfAbsent(at, k -> new ArrayList<>()).add(end);
+        if (!s.cantilever()) {
+            ends.computeIfAbsent(at, k -> new ArrayList<>()).add(end);
+        }
     }
 
     private static double area(List<Sheet.Bars> bars, boolean top) {
@@ -180,6 +188,67 @@ final class FrameReading {
 
     private boolean withoutConcrete(Sheet.Lift l) {
         return b.frame() == Sheet.Frame.SPECIAL && earthquake(l)[0] < gross(l) * l.fc() / 20;
+    }
+
+    /** The joint at the head of a lift of a frame that need not be ductile, from what columns and beams exchange (15.4.1.1 a, 15.4.2.3), by the beams' bars as they lie. */
+    Map<String, Double> plainJoint(Sheet.Lift l) {
+        Member member = index.building().members().get(l.member());
+        Joint head = index.upper(member);
+        double[][] axes = LocalAxes.of(index.joint(member.start()), index.joint(member.end()), member.angle());
+        Sheet.Lift above = above(head, member);
+        Map<String, Double> out = new HashMap<>();
+        for (int axis = 0; axis < 2; axis++) {
+            double[] u = axes[axis + 1];
+            List<End> beams = all.getOrDefault(head.id(), List.of()).stream()
+                    .filter(e -> Math.abs(e.ux() * u[0] + e.uy() * u[1]) > 0.7)
+                    .toList();
+            if (beams.isEmpty()) {
+                continue;
+            }
+            double lever = 0.9 * beams.stream().mapToDouble(End::lever).min().orElseThrow();
+            double v = 0;
+            for (int k = 0; k < f.strength.size(); k++) {
+                double moment = Math.abs(bends(l, k, u, true));
+                double column = 0;
+                if (above != null) {
+                    double foot = bends(above, k, u, false);
+                    double carried = bends(above, k, u, true) * Math.signum(foot);
+                    moment += Math.abs(foot);
+                    double height = index.length(index.building().members().get(above.member()));
+                    column = Math.max(0, (Math.abs(foot) - carried) / height);
+                }
+                v = Math.max(v, moment / lever - column);
+            }
+            boolean right = beams.stream().anyMatch(e -> e.ux() * u[0] + e.uy() * u[1] > 0);
+            boolean left = beams.stream().anyMatch(e -> e.ux() * u[0] + e.uy() * u[1] < 0);
+            double[] si = {1.0, 1.2, 1.7};
+            double[] us = {12, 15, 20};
+            int runs = (above == null ? 0 : 1) + (right && left ? 1 : 0);
+            double fc =
+                    Math.min(l.fc(), beams.stream().mapToDouble(End::fc).min().orElseThrow());
+            double width = beams.stream().mapToDouble(End::width).min().orElseThrow();
+            double h = l.round() ? 0.886227 * l.b() : axis == 0 ? l.b() : l.h();
+            double across = l.round() ? h : axis == 1 ? l.b() : l.h();
+            double bj = width >= across ? across : Math.min(across, width + h);
+            out.put(
+                    "joint-shear-" + (axis == 0 ? "x" : "y"),
+                    v / (0.75 * m.root(si[runs], us[runs], fc, true) * h * bj));
+        }
+        return out;
+    }
+
+    /** Moment along a plan direction at the head or the foot of a lift, that of sidesway magnified. */
+    private double bends(Sheet.Lift l, int k, double[] u, boolean head) {
+        Member o = index.building().members().get(l.member());
+        double[][] axes = LocalAxes.of(index.joint(o.start()), index.joint(o.end()), o.angle());
+        int last = f.analysis().stationCount(l.member()) - 1;
+        boolean upwards = index.joint(o.start()).z() < index.joint(o.end()).z();
+        int at = head == upwards ? last : 0;
+        ColumnReading reads = new ColumnReading(l, b, f, Drawn.depths(index));
+        double x = u[0] * axes[1][0] + u[1] * axes[1][1];
+        double y = u[0] * axes[2][0] + u[1] * axes[2][1];
+        return f.at(l.member(), at, k, Analysis.MZ, reads.finite(1)) * x
+                + f.at(l.member(), at, k, Analysis.MY, reads.finite(2)) * y;
     }
 
     /** The ties of a twisted lift beside the shear from its ends, under every combination with earthquake. */

@@ -74,6 +74,19 @@ class GeneratedFrameAuditTest {
         assertTrue(compared.values().stream().allMatch(n -> n > 15), compared.toString());
     }
 
+    /** Joints of frames that need not be ductile; a thick bar is assumed in the beams, so that their levers are no longer than drawn. */
+    @Test
+    void plainJoints() {
+        Map<String, Integer> compared = new TreeMap<>();
+        IntStream.range(0, Sweep.of(3, 50)).forEach(i -> {
+            FrameComparison c = new FrameComparison(designed(1000 + i, i % 2 == 1, Ductility.NONE));
+            for (String kind : List.of("joint-shear-x", "joint-shear-y")) {
+                compared.merge(kind, c.nearlySame(kind), Integer::sum);
+            }
+        });
+        assertTrue(compared.values().stream().allMatch(n -> n > 15), compared.toString());
+    }
+
     /** And members outside the system that resists earthquakes (18.14.3.3). */
     @Test
     void membersOutsideTheSystem() {

@@ -548,16 +548,20 @@ public final class LiftDemands {
         return out;
     }
 
-    /** Moment of a combination that a beam along x (axis 0) or y (1) brings to an end of the lift, that of sidesway magnified [Nmm]. */
-    double end(int c, int axis, boolean atHead) {
-        double[] m = axis == 0 ? forces[c].my : forces[c].mx;
-        return m[atHead ? m.length - 1 : 0];
+    /**
+     * Moment of a combination that a beam brings to an end of the lift, that of sidesway magnified [Nmm].
+     *
+     * @param theta direction of the beam from the x axis of the lift's section [rad]
+     */
+    double end(int c, double theta, boolean atHead) {
+        int at = atHead ? heights.length - 1 : 0;
+        return forces[c].my[at] * Math.cos(theta) + forces[c].mx[at] * Math.sin(theta);
     }
 
-    /** Shear of a combination along x (axis 0) or y (1) so far as it goes against the moment at the foot, as where the lift bends both ways [N]. */
-    double shearAgainstFoot(int c, int axis) {
-        double foot = end(c, axis, false);
-        double head = end(c, axis, true);
+    /** Shear of a combination along a direction so far as it goes against the moment at the foot, as where the lift bends both ways [N]. */
+    double shearAgainstFoot(int c, double theta) {
+        double foot = end(c, theta, false);
+        double head = end(c, theta, true);
         return Math.max(0, (Math.abs(foot) - Math.signum(foot) * head) / (lift.top() - lift.base()));
     }
 

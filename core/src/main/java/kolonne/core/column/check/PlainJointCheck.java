@@ -102,11 +102,17 @@ final class PlainJointCheck {
     }
 
     private double moment(int c, int axis) {
-        return Math.abs(demands.end(c, axis, true)) + (above == null ? 0 : Math.abs(above.end(c, axis, false)));
+        return Math.abs(demands.end(c, axis * Math.PI / 2, true))
+                + (above == null ? 0 : Math.abs(above.end(c, turned(axis), false)));
     }
 
     private double column(int c, int axis) {
-        return above == null ? 0 : above.shearAgainstFoot(c, axis);
+        return above == null ? 0 : above.shearAgainstFoot(c, turned(axis));
+    }
+
+    /** Where the axis of this lift points in the lift above, which may be turned against it. */
+    private double turned(int axis) {
+        return ColumnStrengths.direction(lift, axis, above.lift());
     }
 
     /** Effective depth of a beam whose thickest allowed bars lie in one layer [mm]; next to none where it has no room for them, so that it fails. */

@@ -14,6 +14,7 @@ import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demand.Sidesway;
 import kolonne.core.finding.Cause;
+import kolonne.core.model.Member;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Release;
 import org.junit.jupiter.api.Test;
@@ -89,6 +90,41 @@ class PlainJointsByHandTest {
                 MOMENT / LEVER - 0.75 * MOMENT / 3000,
                 0.75 * 1.2 * ROOT * AJ,
                 0.02);
+    }
+
+    /** A square column that is turned against the one below bends as it did. */
+    @Test
+    void aColumnThatIsTurnedAbove() {
+        double[] all = java.util.stream.DoubleStream.of(0, 30, 90)
+                .map(degrees -> {
+                    ModelBuilder b = post(true, Release.NONE);
+                    b.members.replaceAll(m -> m.id().equals("c2") ? turned(m, Math.toRadians(degrees)) : m);
+                    return joints(b, ACI).stream()
+                            .filter(k -> k.kind().id().equals("joint-shear-x"))
+                            .findFirst()
+                            .orElseThrow()
+                            .demand();
+                })
+                .toArray();
+        assertTrue(all[0] > 1e5);
+        assertEquals(all[0], all[1], 1e-6 * all[0]);
+        assertEquals(all[0], all[2], 1e-6 * all[0]);
+    }
+
+    private static Member turned(Member m, double angle) {
+        return new Member(
+                m.id(),
+                m.role(),
+                m.start(),
+                m.end(),
+                m.section(),
+                m.material(),
+                angle,
+                m.startRelease(),
+                m.endRelease(),
+                m.rigidStart(),
+                m.rigidEnd(),
+                m.stiffness());
     }
 
     /** A beam too shallow for its bars has no lever arm: its joint fails, it is not passed over. */

@@ -20,25 +20,10 @@ final class FrameReading {
     private final Forces f;
     private final BuildingIndex index;
     private final Map<Integer, Sheet.Lift> lifts = new HashMap<>();
-    private final Map<String, List<End>> ends = new HashMap<>();
-    /** The same with cantilevers, which do not sway with the frame. */
-    private final Map<String, List<End>> all = new HashMap<>();
-
+    private final JointBeams beams;
     private final Map<Integer, LegReading> legged = new HashMap<>();
     private final Map<Integer, Cells> cells = new HashMap<>();
     private final Map<Integer, Map<String, Double>> found = new HashMap<>();
-
-    /** A beam at a joint: where it runs, what it bears with fy and with 1.25 fy, and its bars. */
-    private record End(
-            double ux,
-            double uy,
-            double width,
-            double depth,
-            double fc,
-            double[] plain,
-            double[] strong,
-            double[] area,
-            double lever) {}
 
     FrameReading(Sheet.Basis b, Forces f, List<Sheet.Line> lines, List<Sheet.Lift> all) {
         this.b = b;
@@ -46,70 +31,7 @@ final class FrameReading {
         this.f = f;
         this.index = f.analysis().index();
         all.forEach(l -> lifts.put(l.member(), l));
-        lines.forEach(this::line);
-    }
-
-    private void line(Sheet.Line l) {
-        for (int s = 0; s < l.spans().size(); s++) {
-            int number = s;
-            Sheet.Span span = l.spans().get(s);
-            List<Sheet.Place> here =
-                    l.places().stream().filter(p -> p.span() == number).toList();
-            String from = joint(here.get(0), true);
-            String to = joint(here.get(here.size() - 1), false);
-            if (span.columnLeft()) {
-                end(l, span, from, to, span.faceFrom(), here.get(0), true);
-            }
-            if (span.columnRight()) {
-                end(l, span, to, from, span.faceTo(), here.get(here.size() - 1), false);
-            }
-        }
-    }
-
-    private String joint(Sheet.Place p, boolean first) {
-        Member member = index.building().members().get(p.member());
-        return first != p.reversed() ? member.start() : member.end();
-    }
-
-    private void end(Sheet.Line l, Sheet.Span s, String at, String other, double face, Sheet.Place p, boolean first) {
-        Member member = index.building().members().get(p.member());
-        boolean pinned = (first != p.reversed() ? member.startRelease() : member.endRelease()).frees(4);
-        if (pinned) {
-            return;
-        }
-        Joint a = index.joint(at);
-        Joint o = index.joint(other);
-        double run = Math.hypot(o.x() - a.x(), o.y() - a.y());
-        List<Sheet.Bars> bars = l.bars().stream().filter(q -> q.at(face)).toList();
-        End end = new End(
-                (o.x() - a.x()) / run,
-                (o.y() - a.y()) / run,
-                s.bw(),
-                s.h(),
-                s.fc(),
-                new double[] {bends(s, false, bars, 1), bends(s, true, bars, 1)},
-                new double[] {bends(s, false, bars, 1.25), bends(s, true, bars, 1.25)},
-                new double[] {area(bars, true), area(bars, false)},
-                s.h() - bars.stream().mapToDouble(Sheet.Bars::offset).min().orElse(s.h()));
-        all.computeIfAbsent(at, k -> new ArrayList<>()).add(end);
-        if (!s.cantilever()) {
-            ends.computeIfAbsent(at, k -> new ArrayList<>()).add(end);
-        }
-    }
-
-    private static double area(List<Sheet.Bars> bars, boolean top) {
-        return bars.stream()
-                .filter(q -> q.top() == top)
-                .mapToDouble(q -> q.count() * q.area())
-                .sum();
-    }
-
-    private double bends(Sheet.Span s, boolean sagging, List<Sheet.Bars> bars, double factor) {
-        List<Fibres.Level> levels = bars.stream()
-                .map(q -> new Fibres.Level(q.top() == sagging ? q.offset() : s.h() - q.offset(), q.count() * q.area()))
-                .toList();
-        Fibres.Bent r = Fibres.beam(s, sagging, levels, m, factor * b.fy());
-        return r.moment() / m.phi(Math.max(0, r.strain()));
+        this.beams = new JointBeams(b, index, lines);
     }
 
     /** What is found at the head of a lift and in it, by kind. */
@@ -135,7 +57,7 @@ final class FrameReading {
                 double nominal = 0;
                 double probable = 0;
                 double steel = 0;
-                for (End e : ends.getOrDefault(head.id(), List.of())) {
+                for (JointBeams.End e : beams.swaying(head.id())) {
                     double along = e.ux() * u[0] + e.uy() * u[1];
                     if (Math.abs(along) > 0.7) {
                         int hogs = along > 0 == (sense == 0) ? 0 : 1;
@@ -190,65 +112,11 @@ final class FrameReading {
         return b.frame() == Sheet.Frame.SPECIAL && earthquake(l)[0] < gross(l) * l.fc() / 20;
     }
 
-    /** The joint at the head of a lift of a frame that need not be ductile, from what columns and beams exchange (15.4.1.1 a, 15.4.2.3), by the beams' bars as they lie. */
+    /** The joint at the head of a lift of a frame that need not be ductile. */
     Map<String, Double> plainJoint(Sheet.Lift l) {
-        Member member = index.building().members().get(l.member());
-        Joint head = index.upper(member);
-        double[][] axes = LocalAxes.of(index.joint(member.start()), index.joint(member.end()), member.angle());
-        Sheet.Lift above = above(head, member);
-        Map<String, Double> out = new HashMap<>();
-        for (int axis = 0; axis < 2; axis++) {
-            double[] u = axes[axis + 1];
-            List<End> beams = all.getOrDefault(head.id(), List.of()).stream()
-                    .filter(e -> Math.abs(e.ux() * u[0] + e.uy() * u[1]) > 0.7)
-                    .toList();
-            if (beams.isEmpty()) {
-                continue;
-            }
-            double lever = 0.9 * beams.stream().mapToDouble(End::lever).min().orElseThrow();
-            double v = 0;
-            for (int k = 0; k < f.strength.size(); k++) {
-                double moment = Math.abs(bends(l, k, u, true));
-                double column = 0;
-                if (above != null) {
-                    double foot = bends(above, k, u, false);
-                    double carried = bends(above, k, u, true) * Math.signum(foot);
-                    moment += Math.abs(foot);
-                    double height = index.length(index.building().members().get(above.member()));
-                    column = Math.max(0, (Math.abs(foot) - carried) / height);
-                }
-                v = Math.max(v, moment / lever - column);
-            }
-            boolean right = beams.stream().anyMatch(e -> e.ux() * u[0] + e.uy() * u[1] > 0);
-            boolean left = beams.stream().anyMatch(e -> e.ux() * u[0] + e.uy() * u[1] < 0);
-            double[] si = {1.0, 1.2, 1.7};
-            double[] us = {12, 15, 20};
-            int runs = (above == null ? 0 : 1) + (right && left ? 1 : 0);
-            double fc =
-                    Math.min(l.fc(), beams.stream().mapToDouble(End::fc).min().orElseThrow());
-            double width = beams.stream().mapToDouble(End::width).min().orElseThrow();
-            double h = l.round() ? 0.886227 * l.b() : axis == 0 ? l.b() : l.h();
-            double across = l.round() ? h : axis == 1 ? l.b() : l.h();
-            double bj = width >= across ? across : Math.min(across, width + h);
-            out.put(
-                    "joint-shear-" + (axis == 0 ? "x" : "y"),
-                    v / (0.75 * m.root(si[runs], us[runs], fc, true) * h * bj));
-        }
-        return out;
-    }
-
-    /** Moment along a plan direction at the head or the foot of a lift, that of sidesway magnified. */
-    private double bends(Sheet.Lift l, int k, double[] u, boolean head) {
-        Member o = index.building().members().get(l.member());
-        double[][] axes = LocalAxes.of(index.joint(o.start()), index.joint(o.end()), o.angle());
-        int last = f.analysis().stationCount(l.member()) - 1;
-        boolean upwards = index.joint(o.start()).z() < index.joint(o.end()).z();
-        int at = head == upwards ? last : 0;
-        ColumnReading reads = new ColumnReading(l, b, f, Drawn.depths(index));
-        double x = u[0] * axes[1][0] + u[1] * axes[1][1];
-        double y = u[0] * axes[2][0] + u[1] * axes[2][1];
-        return f.at(l.member(), at, k, Analysis.MZ, reads.finite(1)) * x
-                + f.at(l.member(), at, k, Analysis.MY, reads.finite(2)) * y;
+        Joint head = index.upper(index.building().members().get(l.member()));
+        return new PlainJointReading(b, f)
+                .read(l, above(head, index.building().members().get(l.member())), beams.all(head.id()));
     }
 
     /** The ties of a twisted lift beside the shear from its ends, under every combination with earthquake. */
@@ -281,7 +149,7 @@ final class FrameReading {
             double beams = 0;
             for (int sense = 0; sense < 2; sense++) {
                 double sum = 0;
-                for (End e : this.ends.getOrDefault(j.id(), List.of())) {
+                for (JointBeams.End e : this.beams.swaying(j.id())) {
                     double along = e.ux() * u[0] + e.uy() * u[1];
                     sum += Math.abs(along) > 0.7 ? Math.abs(along) * e.strong()[along > 0 == (sense == 0) ? 0 : 1] : 0;
                 }
@@ -570,9 +438,9 @@ final class FrameReading {
 
     /** Of the beams along a plan direction that are fixed to a joint. */
     private double deepestAlong(Joint j, double[] u) {
-        return ends.get(j.id()).stream()
+        return beams.swaying(j.id()).stream()
                 .filter(e -> Math.abs(e.ux() * u[0] + e.uy() * u[1]) > 0.7)
-                .mapToDouble(End::depth)
+                .mapToDouble(JointBeams.End::depth)
                 .max()
                 .orElse(0);
     }

@@ -17,6 +17,8 @@ final class Elsewhere {
     private static final Logger LOG = LoggerFactory.getLogger(Elsewhere.class);
     private static final JsonMapper JSON = new JsonMapper();
     private static final int WORDS = 100;
+    /** Looks in a row at which a server is found silent before its work is given up: after an outage of the database others may look before it has told. */
+    private static final int MOST_SILENT = 20;
 
     static final List<Finding> LOST = List.of(Finding.fails(
             "server.lost",
@@ -33,6 +35,15 @@ final class Elsewhere {
 
     /** Tells how a job of this server stands, and stops it where another server was asked to. */
     void tell(Job job) {
+        // what is told last is how it stands last, whichever thread tells it
+        synchronized (job.news()) {
+            if (job.toBeTold()) {
+                telling(job);
+            }
+        }
+    }
+
+    private void telling(Job job) {
         Job.Status s = job.status();
         try {
             boolean stop = store.tell(row(s, job.project().orElse(null)), s.ended());
@@ -82,7 +93,11 @@ final class Elsewhere {
     /** Looks again at a job of another server. */
     void look(Job job) {
         try {
-            Job.Status s = store.find(job.status().id()).map(Elsewhere::status).orElseGet(() -> lost(job.status()));
+            Optional<JobRow> row = store.find(job.status().id());
+            boolean silent = row.map(JobRow::lost).orElse(true);
+            Job.Status s = job.silent(silent) > MOST_SILENT
+                    ? lost(job.status())
+                    : row.map(Elsewhere::status).orElse(job.status());
             if (!s.equals(job.status())) {
                 job.show(s);
             }
@@ -93,9 +108,8 @@ final class Elsewhere {
 
     private static Job.Status status(JobRow r) {
         List<Finding> findings = r.findings() == null ? List.of() : read(r.findings());
-        Job.Status s = new Job.Status(
+        return new Job.Status(
                 r.id(), r.kind(), Job.Phase.valueOf(r.phase()), r.doing(), r.done(), r.total(), findings, r.result());
-        return r.lost() ? lost(s) : s;
     }
 
     private static Job.Status lost(Job.Status s) {

@@ -44,6 +44,10 @@ public final class Job {
     private final String project;
     /** Of work that another server does, what asks it to stop; null of work that is done here. */
     private final Runnable stopsElsewhere;
+
+    private final Object news = new Object();
+    /** By the thread that looks. */
+    private int silent;
     /** Whether other servers know of its end, or need not. */
     private volatile boolean told;
 
@@ -57,6 +61,17 @@ public final class Job {
         this.project = project;
         status = new Status(id, kind, Phase.WAITING, "waiting", 0, 0, List.of(), null);
         stopsElsewhere = stops;
+    }
+
+    /** Held by the thread that tells other servers. */
+    Object news() {
+        return news;
+    }
+
+    /** How often in a row the server that does it was found silent. */
+    int silent(boolean now) {
+        silent = now ? silent + 1 : 0;
+        return silent;
     }
 
     boolean elsewhere() {

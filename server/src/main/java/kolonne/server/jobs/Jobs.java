@@ -82,7 +82,7 @@ public final class Jobs implements AutoCloseable {
                     elsewhere.look(job);
                 }
             } else {
-                tell(job);
+                elsewhere.tell(job);
             }
         }
     }
@@ -103,8 +103,9 @@ public final class Jobs implements AutoCloseable {
 
     /** How many stand at a phase. */
     public int count(Job.Phase phase) {
-        return (int)
-                jobs.values().stream().filter(j -> j.status().phase() == phase).count();
+        return (int) jobs.values().stream()
+                .filter(j -> !j.elsewhere() && j.status().phase() == phase)
+                .count();
     }
 
     /** Starts work that returns the id of what it made. */
@@ -159,15 +160,9 @@ public final class Jobs implements AutoCloseable {
                 run(job, work);
             } finally {
                 heap.release(needed);
-                tell(job);
+                elsewhere.tell(job);
             }
         });
-    }
-
-    private void tell(Job job) {
-        if (job.toBeTold()) {
-            elsewhere.tell(job);
-        }
     }
 
     private static void run(Job job, Function<Job, String> work) {
@@ -238,7 +233,7 @@ public final class Jobs implements AutoCloseable {
         for (Job job : jobs.values()) {
             if (!job.elsewhere() && !job.status().ended()) {
                 job.end(Job.Phase.FAILED, Elsewhere.LOST, null);
-                tell(job);
+                elsewhere.tell(job);
             }
         }
         made.close();

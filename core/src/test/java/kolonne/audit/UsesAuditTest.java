@@ -67,11 +67,13 @@ class UsesAuditTest {
     @ParameterizedTest
     @EnumSource(
             value = Ductility.class,
-            names = {"INTERMEDIATE", "SPECIAL"})
+            names = {"ORDINARY", "INTERMEDIATE", "SPECIAL"})
     void twistedFramesForEarthquakes(Ductility kind) {
+        // of ordinary frames lifts up to five depths long alone: these are not in the first two
+        int first = kind == Ductility.ORDINARY ? 1002 : 1000;
         for (int i = 0; i < Sweep.of(2, 50); i++) {
             Basis basis = Basis.standard(i % 2 == 1).with(new Frame(Sway.BRACED, Sway.BRACED, 0, kind));
-            uses(design(new RandomFrame(1000 + i).shakenAndTwisted(basis.usUnits()), basis));
+            uses(design(new RandomFrame(first + i).shakenAndTwisted(basis.usUnits()), basis));
         }
         none(kind.toString());
         assertTrue(compared.get("torsion") > 5 && compared.get("beside the ends") > 0, compared.toString());

@@ -4,7 +4,6 @@ import { take } from './exports'
 import { followJob, lost } from './jobs'
 
 class Stream {
-  readyState = 1
   onerror: () => void = () => {}
   close = vi.fn()
   private listener: (e: MessageEvent) => void = () => {}
@@ -15,7 +14,6 @@ class Stream {
     this.listener(new MessageEvent('job', { data: JSON.stringify(j) }))
   }
   breaks() {
-    this.readyState = 2
     this.onerror()
   }
 }
@@ -60,6 +58,7 @@ test('a job is followed over a server that is away for a while', async () => {
   expect(ask).toHaveBeenCalledTimes(1)
   await vi.advanceTimersByTimeAsync(2000)
   expect(streams).toHaveLength(2)
+  expect(stream(0).close).toHaveBeenCalled()
   stream(1).say(done)
   expect(stream(1).close).toHaveBeenCalled()
   expect(told.map((j) => j.phase)).toEqual(['running', 'running', 'done'])

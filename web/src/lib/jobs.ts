@@ -2,8 +2,6 @@ import { api, type ApiError, type Job } from '../api/client'
 
 /** Between two questions to a server that does not answer [ms]. */
 const AGAIN = 2000
-/** What an event stream is that will not come back by itself. */
-const CLOSED = 2
 const LOST = 'server.lost'
 
 /** Follows a job until it has ended, over a server that is away for a while; one that no server knows any more has failed. */
@@ -18,8 +16,10 @@ export function followJob(id: string, tell: (j: Job) => void): () => void {
       tell(j)
       if (ended(j)) events.close()
     })
+    // not left to the stream: for a job that nobody knows it would be opened, ended and opened again for ever
     events.onerror = () => {
-      if (events.readyState === CLOSED) later()
+      events.close()
+      later()
     }
   }
   const later = () => {

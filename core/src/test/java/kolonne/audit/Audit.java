@@ -44,6 +44,8 @@ final class Audit {
             Map.entry("leg-spacing", List.of("leg-spacing")),
             Map.entry("minimum-stirrups", List.of("minimum-shear-steel")),
             Map.entry("cover", List.of()),
+            Map.entry("delivered", List.of()),
+            Map.entry("lap-length", List.of()),
             Map.entry("bars-beside", List.of("clear-spacing", "layers-")),
             Map.entry("bars-over", List.of("layers-")),
             Map.entry("layers-clear", List.of("layer-spacing", "layers-")),

@@ -88,7 +88,9 @@ class AuditorTest {
                 l.cuts().stream()
                         .map(c -> new Sheet.Cut(
                                 c.x(), c.span(), c.spots().stream().map(spots).toList()))
-                        .toList());
+                        .toList(),
+                l.laps(),
+                l.standing());
     }
 
     private static Sheet.Bars bars(Sheet.Bars g, int count, double from, double to) {

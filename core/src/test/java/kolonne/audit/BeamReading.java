@@ -55,6 +55,7 @@ final class BeamReading {
         }
         l.bars().forEach(this::extension);
         l.cuts().forEach(this::layout);
+        delivered();
         return out;
     }
 
@@ -79,8 +80,8 @@ final class BeamReading {
 
     // ---- bars -------------------------------------------------------------------------------------------------------
 
-    private double developed(Sheet.Bars g, double x, Sheet.Span s) {
-        double straight = (g.pairs() ? b.en() ? Math.sqrt(2) : 1 : 1)
+    private double straight(Sheet.Bars g, Sheet.Span s) {
+        return (g.pairs() ? b.en() ? Math.sqrt(2) : 1 : 1)
                 * m.straight(
                         g.d(),
                         s.fc(),
@@ -88,13 +89,27 @@ final class BeamReading {
                         s.h() - g.offset(),
                         s.h(),
                         g.pairs() ? b.beamCover() / Math.sqrt(2) : b.beamCover());
+    }
+
+    private double developed(Sheet.Bars g, double x, Sheet.Span s) {
+        double straight = straight(g, s);
         double hook = (g.pairs() && b.en() ? Math.sqrt(2) : 1) * m.hooked(g.d(), s.fc(), true);
         double left = (x - g.from()) / (g.hookFrom() ? hook : straight);
         double right = (g.to() - x) / (g.hookTo() ? hook : straight);
         return Math.max(0, Math.min(1, Math.min(left, right)));
     }
 
-    private Fibres.Bent strength(double x, Sheet.Span s, boolean sagging, Sheet.Bars without, boolean whole) {
+    private Fibres.Bent strength(double x, Sheet.Span s, boolean sagging, Sheet.Bars without) {
+        return Fibres.beam(s, sagging, levels(x, s, sagging, without, false), m, m.steel());
+    }
+
+    /** Nominal moment with bars that yield at a multiple of their strength [Nmm]. @param whole whether bars count with no regard to where they end */
+    double nominal(double x, Sheet.Span s, boolean sagging, boolean whole, double factor) {
+        Fibres.Bent r = Fibres.beam(s, sagging, levels(x, s, sagging, null, whole), m, factor * b.fy());
+        return r.moment() / m.phi(Math.max(0, r.strain()));
+    }
+
+    private List<Fibres.Level> levels(double x, Sheet.Span s, boolean sagging, Sheet.Bars without, boolean whole) {
         List<Fibres.Level> levels = new ArrayList<>();
         for (Sheet.Bars g : l.bars()) {
             if (g != without && g.at(x)) {
@@ -102,17 +117,17 @@ final class BeamReading {
                 levels.add(new Fibres.Level(sagging == g.top() ? g.offset() : s.h() - g.offset(), area));
             }
         }
-        return Fibres.beam(s, sagging, levels, m, m.steel());
+        return levels;
     }
 
-    private double area(double x, boolean top) {
+    double area(double x, boolean top) {
         return l.bars().stream()
                 .filter(g -> g.top() == top && g.at(x))
                 .mapToDouble(g -> g.count() * g.area())
                 .sum();
     }
 
-    private double depth(double x, Sheet.Span s, boolean top) {
+    double depth(double x, Sheet.Span s, boolean top) {
         double sum = 0;
         double first = 0;
         for (Sheet.Bars g : l.bars()) {
@@ -124,7 +139,7 @@ final class BeamReading {
         return s.h() - (sum > 0 ? first / sum : b.beamCover());
     }
 
-    private double least(double x, Sheet.Span s) {
+    double least(double x, Sheet.Span s) {
         return Math.min(depth(x, s, true), depth(x, s, false));
     }
 
@@ -151,7 +166,7 @@ final class BeamReading {
             if (moment <= rounding(s)) {
                 continue;
             }
-            Fibres.Bent has = strength(x, s, sagging, null, false);
+            Fibres.Bent has = strength(x, s, sagging, null);
             out.add("flexure", moment / has.moment(), where + (sagging ? " bottom" : " top"));
             if (has.strain() < m.leastStrain(s.fc())) {
                 out.add("ductility", m.leastStrain(s.fc()) / Math.max(1e-9, has.strain()), where);
@@ -209,7 +224,7 @@ final class BeamReading {
                     if (moment > rounding(q)) {
                         out.add(
                                 "extension",
-                                moment / strength(x, q, !g.top(), g, false).moment(),
+                                moment / strength(x, q, !g.top(), g).moment(),
                                 String.valueOf(Math.round(x)));
                     }
                 }
@@ -262,9 +277,35 @@ final class BeamReading {
                 .orElse(0);
     }
 
+    /** Bars longer than delivered are lapped, all of a layer at one place, each piece with its hooks no longer than delivered (25.5.2.1; 8.7.3). */
+    private void delivered() {
+        for (int i = 0; i < l.bars().size(); i++) {
+            Sheet.Bars g = l.bars().get(i);
+            int number = i;
+            double begin = g.from() - (g.hookFrom() ? 12 * g.d() : 0);
+            for (Sheet.Lap p : l.laps().stream().filter(q -> q.bars() == number).toList()) {
+                String where = String.valueOf(Math.round(p.from()));
+                out.add("delivered", (p.to() - begin) / (b.stock() + 1), where);
+                out.add("lap-length", lap(g, p) / (p.to() - p.from() + 1), where);
+                begin = p.from();
+            }
+            double end = g.to() + (g.hookTo() ? 12 * g.d() : 0);
+            out.add("delivered", (end - begin) / (b.stock() + 1), "last piece");
+        }
+    }
+
+    private double lap(Sheet.Bars g, Sheet.Lap p) {
+        Sheet.Span s =
+                l.spans().stream().filter(q -> q.to() >= p.from()).findFirst().orElseThrow();
+        double develops = straight(g, s);
+        return b.en()
+                ? Math.max(1.5 * develops, Math.max(15 * g.d(), 200))
+                : Math.max(1.3 * develops, m.inches(300, 12));
+    }
+
     // ---- shear and torsion ------------------------------------------------------------------------------------------
 
-    private Sheet.Stirrups zone(int span, double x) {
+    Sheet.Stirrups zone(int span, double x) {
         return l.stirrups().stream()
                 .filter(z -> z.span() == span && x >= z.from() - 1e-6 && x <= z.to() + 1e-6)
                 .max(Comparator.comparingDouble(z -> z.legs() * z.area() / z.spacing()))
@@ -273,13 +314,8 @@ final class BeamReading {
 
     private void shear(int span) {
         Sheet.Span s = l.spans().get(span);
-        double d0 = least((s.faceFrom() + s.faceTo()) / 2, s);
-        double low = s.columnLeft() && !jump(span, true, d0) && s.faceTo() - s.faceFrom() > 3 * d0
-                ? s.faceFrom() + d0
-                : s.faceFrom();
-        double high = s.columnRight() && !jump(span, false, d0) && s.faceTo() - s.faceFrom() > 3 * d0
-                ? s.faceTo() - d0
-                : s.faceTo();
+        double low = critical(span)[0];
+        double high = critical(span)[1];
         int last = -1;
         for (int i = 0; i < forces.length; i++) {
             if (l.places().get(i).span() != span) {
@@ -291,15 +327,54 @@ final class BeamReading {
                     double t = (at - l.places().get(last).x())
                             / (x - l.places().get(last).x());
                     for (int k = 0; k < forces[i].length; k++) {
-                        one(s, span, at, mix(forces[last][k], forces[i][k], t));
+                        one(s, zone(span, at), at, mix(forces[last][k], forces[i][k], t));
                     }
                 }
             }
             for (int k = 0; x >= low - 1e-6 && x <= high + 1e-6 && k < forces[i].length; k++) {
-                one(s, span, x, forces[i][k]);
+                one(s, zone(span, x), x, forces[i][k]);
             }
             last = i;
         }
+        zoneEnds(s, span, low, high);
+    }
+
+    /** Where the spacing changes the wider one must do, wherever forces are known. */
+    private void zoneEnds(Sheet.Span s, int span, double low, double high) {
+        for (Sheet.Stirrups z : l.stirrups()) {
+            for (double x : new double[] {z.from(), z.to()}) {
+                for (int k = 0; z.span() == span && x > low && x < high && k < forces[0].length; k++) {
+                    one(s, z, x, force(span, x, k));
+                }
+            }
+        }
+    }
+
+    /** Between which sections of a span its shear is borne: d from columns where nothing stands in between (9.4.3.2). */
+    double[] critical(int span) {
+        Sheet.Span s = l.spans().get(span);
+        double d = least((s.faceFrom() + s.faceTo()) / 2, s);
+        boolean far = s.faceTo() - s.faceFrom() > 3 * d;
+        return new double[] {
+            s.columnLeft() && !jump(span, true, d) && far ? s.faceFrom() + d : s.faceFrom(),
+            s.columnRight() && !jump(span, false, d) && far ? s.faceTo() - d : s.faceTo()
+        };
+    }
+
+    /** My, Vz, T of a combination at a place of a span, between those where they are known. */
+    double[] force(int span, double x, int k) {
+        int i = 0;
+        while (l.places().get(i).span() != span) {
+            i++;
+        }
+        while (i + 2 < forces.length
+                && l.places().get(i + 2).span() == span
+                && l.places().get(i + 1).x() < x) {
+            i++;
+        }
+        double x0 = l.places().get(i).x();
+        double dx = l.places().get(i + 1).x() - x0;
+        return mix(forces[i][k], forces[i + 1][k], dx < 1e-6 ? 0 : Math.max(0, Math.min(1, (x - x0) / dx)));
     }
 
     private static double[] mix(double[] a, double[] c, double t) {
@@ -320,8 +395,7 @@ final class BeamReading {
         return false;
     }
 
-    private void one(Sheet.Span s, int span, double x, double[] k) {
-        Sheet.Stirrups z = zone(span, x);
+    private void one(Sheet.Span s, Sheet.Stirrups z, double x, double[] k) {
         if (z == null) {
             out.add("shear", 99, "no stirrups at " + x);
             return;

@@ -9,7 +9,9 @@ import kolonne.core.basis.part.Ductility;
 import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Sway;
 import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.cage.Laps;
 import kolonne.core.beam.cage.SectionCut;
+import kolonne.core.beam.cage.StirrupPlaces;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.column.cage.ColumnCage;
@@ -46,7 +48,8 @@ final class Drawn {
                 b.frame().lengthX(),
                 b.frame().lengthY(),
                 b.national().getOrDefault("secondOrder", 1.0) == 2,
-                frame(b.frame().ductility()));
+                frame(b.frame().ductility()),
+                b.bars().stockLength());
     }
 
     private static Sheet.Frame frame(Ductility d) {
@@ -120,7 +123,21 @@ final class Drawn {
                                 z.legs(),
                                 z.spacing()))
                         .toList(),
-                cuts);
+                cuts,
+                laps(l, d.cage(), basis),
+                d.cage().zones().stream()
+                        .flatMap(z -> StirrupPlaces.of(d.cage().zones(), z).stream())
+                        .sorted()
+                        .toList());
+    }
+
+    private static List<Sheet.Lap> laps(BeamLine l, BeamCage cage, Basis basis) {
+        List<Sheet.Lap> out = new ArrayList<>();
+        for (int i = 0; i < cage.groups().size(); i++) {
+            int number = i;
+            Laps.of(l, cage.groups().get(i), basis).forEach(p -> out.add(new Sheet.Lap(number, p.from(), p.to())));
+        }
+        return out;
     }
 
     static Sheet.Lift lift(ColumnDesign d, int number, Basis basis) {

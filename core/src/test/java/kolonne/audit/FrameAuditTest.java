@@ -45,7 +45,7 @@ class FrameAuditTest {
     private void read(Ductility kind) {
         Basis basis = basis(kind);
         d = DesignedDemo.by(Sweep.of(0, 1) == 1 ? DesignedDemo.MIDDLE : DesignedDemo.SMALL, basis);
-        read = READ.computeIfAbsent(kind, k -> new FrameComparison(d));
+        read = READ.computeIfAbsent(kind, k -> FrameComparison.columns(d));
     }
 
     private void same(String kind, int least) {
@@ -176,7 +176,7 @@ class FrameAuditTest {
                         new BuildingIndex(LegBuildings.everySecondFromItsHead(LegBuildings.of(DesignedDemo.SMALL)))),
                 basis,
                 BuildingDesigner.Progress.NONE);
-        read = new FrameComparison(d);
+        read = FrameComparison.columns(d);
         confinement();
         hoopsStandCloseEnough();
         shearFromTheEndsIsCarriedByHoops();

@@ -54,7 +54,7 @@ class GeneratedFrameAuditTest {
     void specialFrames() {
         Map<String, Integer> compared = new TreeMap<>();
         IntStream.range(0, Sweep.of(4, 50)).forEach(i -> {
-            FrameComparison c = new FrameComparison(designed(1000 + i, false, Ductility.SPECIAL));
+            FrameComparison c = FrameComparison.columns(designed(1000 + i, false, Ductility.SPECIAL));
             hoops(c, compared);
             for (String kind : List.of(
                     "strong-column-x",
@@ -79,7 +79,7 @@ class GeneratedFrameAuditTest {
     void plainJoints() {
         Map<String, Integer> compared = new TreeMap<>();
         IntStream.range(0, Sweep.of(3, 50)).forEach(i -> {
-            FrameComparison c = new FrameComparison(designed(1000 + i, i % 2 == 1, Ductility.NONE));
+            FrameComparison c = FrameComparison.columns(designed(1000 + i, i % 2 == 1, Ductility.NONE));
             for (String kind : List.of("joint-shear-x", "joint-shear-y")) {
                 compared.merge(kind, c.nearlySame(kind), Integer::sum);
             }
@@ -92,7 +92,7 @@ class GeneratedFrameAuditTest {
     void membersOutsideTheSystem() {
         Map<String, Integer> compared = new TreeMap<>();
         IntStream.range(0, Sweep.of(2, 50))
-                .forEach(i -> hoops(new FrameComparison(designed(1000 + i, false, Ductility.OUTSIDE)), compared));
+                .forEach(i -> hoops(FrameComparison.columns(designed(1000 + i, false, Ductility.OUTSIDE)), compared));
         assertTrue(compared.values().stream().allMatch(n -> n > 10), compared.toString());
     }
 

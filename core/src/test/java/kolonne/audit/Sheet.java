@@ -22,7 +22,7 @@ final class Sheet {
         SPECIAL
     }
 
-    /** Numbers of the basis. */
+    /** Numbers of the basis. @param stock length in which bars are delivered */
     record Basis(
             Code code,
             double fy,
@@ -36,7 +36,8 @@ final class Sheet {
             double lengthX,
             double lengthY,
             boolean nominalStiffness,
-            Frame frame) {
+            Frame frame,
+            double stock) {
         boolean en() {
             return code == Code.EN;
         }
@@ -88,13 +89,19 @@ final class Sheet {
 
     record Cut(double x, int span, List<Spot> spots) {}
 
+    /** Where the bars of a group lap with one another, by its place in the list. */
+    record Lap(int bars, double from, double to) {}
+
+    /** @param standing places of all stirrups, from the left */
     record Line(
             String mark,
             List<Span> spans,
             List<Place> places,
             List<Bars> bars,
             List<Stirrups> stirrups,
-            List<Cut> cuts) {}
+            List<Cut> cuts,
+            List<Lap> laps,
+            List<Double> standing) {}
 
     /** A bar of a column from the centroid. */
     record Dot(double x, double y, double d, double area) {}

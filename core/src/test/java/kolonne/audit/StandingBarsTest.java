@@ -22,6 +22,7 @@ import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.DesignedDemo;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Joint;
 import kolonne.core.model.Role;
 import kolonne.core.space.BuildingInSpace;
 import kolonne.core.space.SpaceBar;
@@ -45,12 +46,15 @@ class StandingBarsTest {
 
     private BuildingDesign design;
     private Sheet.Basis basis;
+    private Ductility ductility;
+    private ColumnSplices splices;
     private Materials m;
 
     private record Leg(double height, boolean alongY, double area, int legs) {}
 
     /**
-     * @param bars  all that stand in it
+     * @param bars  all that stand in it; {@code own} those that begin in it
+     * @param joint half of the deepest beam at its head; {@code foot} at its foot
      * @param heads of these those that do not pass on through the lift above
      */
     private record Lift(
@@ -59,10 +63,12 @@ class StandingBarsTest {
             double top,
             boolean planted,
             List<Sheet.Standing> bars,
+            List<Sheet.Standing> own,
             List<Sheet.Standing> heads,
             List<Leg> ties,
             double floor,
-            double joint) {}
+            double joint,
+            double foot) {}
 
     @ParameterizedTest
     @CsvSource({
@@ -76,6 +82,8 @@ class StandingBarsTest {
         "aci-318m-19,SPECIAL,LAPS,2"
     })
     void everyBarOfEveryColumn(String code, Ductility ductility, ColumnSplices splices, int every) {
+        this.ductility = ductility;
+        this.splices = splices;
         Basis usual = Basis.standard(code).with(new Frame(Sway.FROM_MODEL, Sway.FROM_MODEL, 0, ductility));
         Practice p = usual.practice();
         Basis b = usual.with(p.with(p.columnBarsEvery(), every, splices, true));
@@ -120,9 +128,21 @@ class StandingBarsTest {
             lifts.add(l);
         }
         foot(lifts.get(0), c.stack().mark());
+        List<CheckResult> all =
+                c.lifts().stream().flatMap(l -> l.checks().stream()).toList();
+        double longest =
+                lifts.stream().mapToDouble(StandingBarsTest::longest).max().orElseThrow();
+        near(longest / basis.stock(), "bar-length", 0.02, c.stack().mark(), all);
         for (int i = 0; i < lifts.size(); i++) {
             String where = c.stack().mark() + " lift " + (i + 1);
             inPlace(lifts.get(i), where);
+            if (ductility == Ductility.SPECIAL && splices == ColumnSplices.LAPS) {
+                middle(
+                        lifts.get(i),
+                        i == 0 ? null : lifts.get(i - 1),
+                        where,
+                        c.lifts().get(i).checks());
+            }
             if (i + 1 < lifts.size()) {
                 laps(lifts.get(i), lifts.get(i + 1), where);
                 inside(lifts.get(i), lifts.get(i + 1), where);
@@ -159,17 +179,20 @@ class StandingBarsTest {
                 ties.add(new Leg(points.get(0)[0], false, area, 2));
             }
         }
-        double half = deepest(l) / 2;
+        BuildingIndex index = design.analysis().index();
+        double half = deepest(index.upper(index.member(l.member()))) / 2;
         return new Lift(
                 Drawn.lift(c, i, design.basis()),
                 l.base(),
                 l.top(),
                 l.planted(),
                 new ArrayList<>(bars),
+                bars,
                 new ArrayList<>(bars),
                 ties,
                 l.top() + half,
-                half);
+                half,
+                deepest(index.lower(index.member(l.member()))) / 2);
     }
 
     private static double spread(List<double[]> points, int axis) {
@@ -177,11 +200,10 @@ class StandingBarsTest {
                 - points.stream().mapToDouble(p -> p[axis]).min().orElseThrow();
     }
 
-    /** Of the beams at the head of a lift. */
-    private double deepest(ColumnStack.Lift l) {
+    /** Of the beams at a joint. */
+    private double deepest(Joint at) {
         BuildingIndex index = design.analysis().index();
-        String head = index.upper(index.member(l.member())).id();
-        return index.membersAt(head).stream()
+        return index.membersAt(at.id()).stream()
                 .filter(o -> o.role() == Role.BEAM)
                 .mapToDouble(o -> index.sectionOf(o).shape().depth())
                 .max()
@@ -218,6 +240,65 @@ class StandingBarsTest {
             if (there != 1) {
                 fault(where, there + " bars at " + Math.round(dot.x()) + ", " + Math.round(dot.y()));
             }
+        }
+    }
+
+    /** The longest bar, with its tails, as it is delivered. */
+    private static double longest(Lift l) {
+        double most = 0;
+        for (Sheet.Standing b : l.own) {
+            double sum = 0;
+            for (int i = 0; i + 1 < b.points().size(); i++) {
+                double[] p = b.points().get(i);
+                double[] q = b.points().get(i + 1);
+                sum += Math.hypot(q[0] - p[0], Math.hypot(q[1] - p[1], q[2] - p[2]));
+            }
+            most = Math.max(most, sum);
+        }
+        return most;
+    }
+
+    /** Laps of special frames lie in the middle half of the clear height (18.7.4.4): how far from the middle the farthest reaches. */
+    private void middle(Lift l, Lift below, String where, List<CheckResult> checks) {
+        double foot = l.base + l.foot;
+        double head = l.top - l.joint;
+        double most = 0;
+        List<Sheet.Standing> beneath = below == null ? l.own : below.heads;
+        for (Sheet.Standing b : l.own) {
+            for (Sheet.Standing o : beneath) {
+                boolean lap = standsIn(l, b)
+                        && o != b
+                        && o.top() < head
+                        && o.top() > b.bottom() + 1
+                        && o.bottom() < b.bottom() - 1;
+                if (lap && between(o.at(b.bottom() + 1), b.at(b.bottom() + 1)) < 200) {
+                    double far =
+                            Math.max(Math.abs(o.top() - (foot + head) / 2), Math.abs(b.bottom() - (foot + head) / 2));
+                    most = Math.max(most, 4 * far / (head - foot));
+                }
+            }
+        }
+        // dowels lap under the floor with what stands there
+        double beforeDowels = most;
+        double thick = l.sheet.bars().stream().mapToDouble(Sheet.Dot::d).max().orElseThrow();
+        for (Sheet.Standing b : l.heads) {
+            if (b.bottom() > l.base + 500 && !standsIn(l, b) && b.top() > l.floor + 200) {
+                double end = b.bottom() + lap(thick, b.d(), l.sheet.fc(), 0);
+                most = Math.max(most, 4 * (end - (foot + head) / 2) / (head - foot));
+            }
+        }
+        // longer by their distance where they stand apart, which is not read
+        near(most, "lap-middle", most > beforeDowels ? 0.05 : 0.02, where, checks);
+    }
+
+    private void near(double read, String kind, double slack, String where, List<CheckResult> checks) {
+        double told = checks.stream()
+                .filter(r -> r.kind().id().equals(kind))
+                .mapToDouble(CheckResult::utilisation)
+                .max()
+                .orElse(0);
+        if (Math.abs(read - told) > slack * Math.max(read, told)) {
+            fault(where, kind + " read " + read + ", told " + told);
         }
     }
 

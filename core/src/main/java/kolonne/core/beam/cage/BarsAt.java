@@ -2,6 +2,7 @@ package kolonne.core.beam.cage;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.DoubleStream;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bar;
@@ -170,16 +171,23 @@ public final class BarsAt {
         return new ShearInput(fc, basis.fyt(), bw, d, span.shape().A(), as / (bw * d), avs, 0);
     }
 
-    /** The smallest effective depth of either face over the stations of a span [mm]. */
+    /** The smallest effective depth of either face in a span [mm]. */
     public double leastDepth(BeamLine.Span span) {
+        return leastDepth(span, span.faceFrom(), span.faceTo());
+    }
+
+    /** The same between two places: it changes only where bars end. */
+    public double leastDepth(BeamLine.Span span, double from, double to) {
+        double[] at = cage.groups().stream()
+                .flatMapToDouble(g -> DoubleStream.of(g.from(), g.to()))
+                .filter(x -> x > from && x < to)
+                .sorted()
+                .toArray();
         double d = Double.POSITIVE_INFINITY;
-        for (BeamLine.Station s : line.stations()) {
-            if (s.span() == span.number()) {
-                d = Math.min(
-                        d,
-                        Math.min(
-                                effectiveDepth(s.x(), span, BeamCage.Face.TOP),
-                                effectiveDepth(s.x(), span, BeamCage.Face.BOTTOM)));
+        for (int i = 0; i <= at.length; i++) {
+            double x = ((i == 0 ? from : at[i - 1]) + (i == at.length ? to : at[i])) / 2;
+            for (BeamCage.Face face : BeamCage.Face.values()) {
+                d = Math.min(d, effectiveDepth(x, span, face));
             }
         }
         return d;

@@ -1,6 +1,8 @@
 package kolonne.core.beam.check;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.DoubleStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.line.BeamLine;
@@ -16,12 +18,14 @@ import kolonne.core.code.ShearStrength;
 import kolonne.core.explain.Clause;
 
 /**
- * Shear at every station. Near a column that supports the line from below, sections nearer than d to its face are
- * designed for the shear at d, unless a load stands in between (ACI 318-19 9.4.3.2).
+ * Shear at every station and on both sides of every place where the stirrups change. Near a column that supports the line from below, sections nearer
+ * than d to its face are designed for the shear at d, unless a load stands in between (ACI 318-19 9.4.3.2).
  */
 public final class BeamShearCheck {
     /** In place of a combination. */
     static final String CAPACITY = "strength of the ends";
+    /** How far from the end of a zone both sides of it are looked at [mm]. */
+    private static final double PAST = 1e-3;
 
     /** Shear strength at a place of a span. */
     public interface Strength {
@@ -47,7 +51,7 @@ public final class BeamShearCheck {
         this.governing = governing;
         this.strength = strength;
         this.code = context.basis().designCode();
-        this.demands = demands(line, context, torques, cage);
+        this.demands = demands(line, context, torques, cage, places(line, context, cage.zones()));
     }
 
     /** Checks every demand of the line and returns them. */
@@ -109,6 +113,11 @@ public final class BeamShearCheck {
             return Math.max(v, capacity);
         }
 
+        /** What stirrups must carry of it. @param concrete design strength of the concrete [N] */
+        public double stirrups(double concrete) {
+            return Math.max(v - concrete, capacity - (withoutConcrete ? 0 : concrete));
+        }
+
         /** Legs that the place needs, without the code's minimum; infinite past the limit of the concrete [mm2/mm]. */
         public double steel(ShearInput in, DesignCode code) {
             double together = code.shearSteel(in, withoutConcrete ? v : most());
@@ -138,9 +147,13 @@ public final class BeamShearCheck {
 
     /** The same with the shear that comes with the strength of a cage's bars, where the frame is ductile. */
     public static List<Demand> demands(BeamLine line, BeamContext context, double[] torques, BeamCage cage) {
-        List<Demand> out = new java.util.ArrayList<>(demands(line, context, torques));
+        return demands(line, context, torques, cage, places(line, context, List.of()));
+    }
+
+    private static List<Demand> demands(
+            BeamLine line, BeamContext context, double[] torques, BeamCage cage, List<Place> places) {
+        List<Demand> out = new ArrayList<>(demands(line, context, torques, places));
         CapacityShear.of(line, cage, context).ifPresent(c -> {
-            List<Place> places = places(line, context);
             for (int i = 0; i < places.size(); i++) {
                 Place p = atFace(line, places, i);
                 out.set(i, out.get(i).with(c.at(p), c.withoutConcrete(out.get(i).x(), p.span())));
@@ -160,6 +173,10 @@ public final class BeamShearCheck {
 
     /** Design shears along the line, in order of place; sections nearer than d to a column's face are left out. */
     public static List<Demand> demands(BeamLine line, BeamContext context, double[] torques) {
+        return demands(line, context, torques, places(line, context, List.of()));
+    }
+
+    private static List<Demand> demands(BeamLine line, BeamContext context, double[] torques, List<Place> places) {
         List<BeamTorsion> torsion = line.spans().stream()
                 .map(s -> new BeamTorsion(
                         line,
@@ -170,13 +187,14 @@ public final class BeamShearCheck {
                         BeamTorsion.largest(context.basis()),
                         0))
                 .toList();
-        return places(line, context).stream()
+        return places.stream()
                 .map(p -> at(context, line.stations(), p, torsion.get(p.span())))
                 .toList();
     }
 
-    private static List<Place> places(BeamLine line, BeamContext context) {
-        List<Place> out = new java.util.ArrayList<>();
+    /** In order. @param zones at whose ends the shear is looked at as well */
+    private static List<Place> places(BeamLine line, BeamContext context, List<BeamCage.Zone> zones) {
+        List<Place> out = new ArrayList<>();
         List<BeamLine.Station> st = line.stations();
         for (BeamLine.Span span : line.spans()) {
             double d = 0.9 * span.shape().depth() - context.basis().beamCover();
@@ -184,8 +202,18 @@ public final class BeamShearCheck {
             int last = lastOf(st, span.number());
             double from = critical(line, span, true, d, st, first, last);
             double to = critical(line, span, false, d, st, first, last);
+            double[] ends = ends(
+                    zones,
+                    span.number(),
+                    Math.max(from, st.get(first).x()),
+                    Math.min(to, st.get(last).x()));
+            int next = 0;
             for (int i = first; i <= last; i++) {
                 double x = st.get(i).x();
+                for (; next < ends.length && ends[next] < x; next++) {
+                    double before = st.get(i - 1).x();
+                    out.add(new Place(ends[next], span.number(), i - 1, i, (ends[next] - before) / (x - before)));
+                }
                 if (x >= from - 1e-6 && x <= to + 1e-6) {
                     out.add(new Place(x, span.number(), i, i, 0));
                 } else if (i < last && x < from && st.get(i + 1).x() > from) {
@@ -203,6 +231,15 @@ public final class BeamShearCheck {
             }
         }
         return out;
+    }
+
+    /** Both sides of the places between two others where one zone of a span ends and another begins, in order. */
+    private static double[] ends(List<BeamCage.Zone> zones, int span, double from, double to) {
+        return zones.stream()
+                .filter(z -> z.span() == span && z.to() - PAST > from && z.to() + PAST < to)
+                .flatMapToDouble(z -> DoubleStream.of(z.to() - PAST, z.to() + PAST))
+                .sorted()
+                .toArray();
     }
 
     /** Where the design for shear begins: d from a column's face if the shear varies smoothly until there. */
@@ -228,7 +265,7 @@ public final class BeamShearCheck {
     private static Demand at(BeamContext context, List<BeamLine.Station> st, Place p, BeamTorsion torsion) {
         double worst = -1;
         int combination = 0;
-        List<Pair> pairs = new java.util.ArrayList<>();
+        List<Pair> pairs = new ArrayList<>();
         boolean counts = torsion.counts() && torsion.countsAt(p.x());
         for (int c = 0; c < context.combinations(); c++) {
             double v = Math.abs(value(context, st, p, c, Analysis.VZ));

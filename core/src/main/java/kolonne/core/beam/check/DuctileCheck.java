@@ -185,8 +185,7 @@ public final class DuctileCheck {
                 continue;
             }
             double mid = (z.from() + z.to()) / 2;
-            double d = Math.min(
-                    bars.effectiveDepth(mid, s, BeamCage.Face.TOP), bars.effectiveDepth(mid, s, BeamCage.Face.BOTTOM));
+            double d = bars.leastDepth(s, z.from(), z.to());
             double limit = hoops.spacing(z.from(), z.to(), d, z.bar());
             if (Double.isFinite(limit)) {
                 boolean close = limit < rules.spacingElsewhere(d) - 1e-9;

@@ -51,9 +51,7 @@ final class StirrupCheck {
                 continue;
             }
             double x = (z.from() + z.to()) / 2;
-            double d = Math.min(
-                    bars.effectiveDepth(x, span, BeamCage.Face.TOP),
-                    bars.effectiveDepth(x, span, BeamCage.Face.BOTTOM));
+            double d = bars.leastDepth(span, z.from(), z.to());
             ShearStrength s = code.shear(new ShearInput(fc, basis.fyt(), bw, d, bw * d, 0.01, z.avs(), 0), Trace.OFF);
             double needed = neededVs(span, z, s);
             SpacingLimits limits = code.beamStirrupSpacing(d, needed > 0.5 * (s.limit() - s.concrete()));
@@ -94,7 +92,7 @@ final class StirrupCheck {
         double worst = 0;
         for (BeamShearCheck.Demand d : shears) {
             if (d.span() == span.number() && d.x() >= z.from() - 1e-6 && d.x() <= z.to() + 1e-6) {
-                worst = Math.max(worst, d.v() - s.concrete());
+                worst = Math.max(worst, d.stirrups(s.concrete()));
             }
         }
         return worst;

@@ -213,10 +213,12 @@ public final class StirrupChoice {
 
     /** Legs that the transverse spacing asks for where the shear is highest. */
     private int leastLegs(Bar bar) {
-        double worst =
-                demands.stream().mapToDouble(BeamShearCheck.Demand::most).max().orElse(0);
         ShearStrength s = strength(1);
-        SpacingLimits allowed = code.beamStirrupSpacing(d, worst - s.concrete() > 0.5 * (s.limit() - s.concrete()));
+        double worst = demands.stream()
+                .mapToDouble(q -> q.stirrups(s.concrete()))
+                .max()
+                .orElse(0);
+        SpacingLimits allowed = code.beamStirrupSpacing(d, worst > 0.5 * (s.limit() - s.concrete()));
         double width = bw - 2 * basis.beamCover() - bar.diameter();
         int across = Math.max(2, (int) Math.ceil(width / allowed.across() - 1e-9) + 1);
         return Math.max(across, limits.stream().mapToInt(h -> h.legs(bar)).max().orElse(2));
@@ -240,7 +242,7 @@ public final class StirrupChoice {
         double[] out = new double[demands.size()];
         for (int i = 0; i < out.length; i++) {
             BeamShearCheck.Demand demand = demands.get(i);
-            double needed = demand.most() - strong.concrete();
+            double needed = demand.stirrups(strong.concrete());
             SpacingLimits allowed = code.beamStirrupSpacing(d, needed > 0.5 * (strong.limit() - strong.concrete()));
             double s = Math.min(
                     Math.min(minimum, allowed.along()), basis.stirrups().most());

@@ -14,6 +14,15 @@ public final class ColumnLaps {
 
     private ColumnLaps() {}
 
+    /** Whether bars lap in the middle half of the clear height alone. */
+    static boolean inMiddle(Basis basis) {
+        return basis.designCode()
+                .ductile(basis.ductility())
+                .map(DuctileFrame::columns)
+                .map(DuctileColumns::lapsInMiddle)
+                .orElse(false);
+    }
+
     /** Whether bars are coupled where they can be. */
     public static boolean coupled(Basis basis) {
         return basis.practice().splices() == ColumnSplices.COUPLERS;
@@ -34,12 +43,7 @@ public final class ColumnLaps {
 
     /** Where the bars of a lift begin, above its lower joint [mm]. @param thickest of its bars */
     static double start(ColumnStack.Lift lift, Bar thickest, Basis basis) {
-        boolean middle = basis.designCode()
-                .ductile(basis.ductility())
-                .map(DuctileFrame::columns)
-                .map(DuctileColumns::lapsInMiddle)
-                .orElse(false);
-        double spare = middle
+        double spare = inMiddle(basis)
                 ? (lift.between() - length(lift, thickest, thickest, basis)) / 2
                 : coupled(basis) ? Math.min(COUPLED, lift.between() / 4) : 0;
         return lift.inFoot() + Math.floor(Math.max(0, spare));

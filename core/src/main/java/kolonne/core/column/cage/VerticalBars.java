@@ -388,9 +388,13 @@ public final class VerticalBars {
         out.add(onModule(new Standing(use, bar, corner(p), p.x(), p.y(), from, to, crank, false, false)));
     }
 
-    /** Longer by what its length lacks to the module. */
+    /** Longer by what its length lacks to the module, but where its lap would then leave the middle of the lift above. */
     private Standing onModule(Standing s) {
         double more = BarLengths.missing(s.length(), basis.practice().lengthModule());
+        double most = next != null && ColumnLaps.inMiddle(basis)
+                ? height + next.inFoot() + 3 * next.between() / 4
+                : Double.POSITIVE_INFINITY;
+        more = s.to <= most && s.to + more > most ? 0 : more;
         return new Standing(s.use, s.bar, s.corner, s.x, s.y, s.from, s.to + more, s.crank, s.hookFoot, s.hookHead);
     }
 

@@ -23,6 +23,7 @@ import kolonne.core.column.cage.ColumnSteel;
 import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.cage.LapGap;
 import kolonne.core.column.cage.LapHeight;
+import kolonne.core.column.cage.LapPlace;
 import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.explain.Clause;
@@ -312,20 +313,20 @@ public final class ColumnCheck {
                     At.named(lift.base(), lift.number(), "head"),
                     code.detailing().lapClause());
         }
-        if (context.ductile().isPresent() && lift.number() > 0 && laps(lift.number() - 1)) {
-            Bar own = cage.layout().largest();
-            Bar below = whole.lifts().get(lift.number() - 1).layout().largest();
-            // it begins where the lift's own bars begin, which lap in the middle
-            double lap = ColumnLaps.length(lift, below, own, basis);
-            double reach = 2 * lap - ColumnLaps.length(lift, own, own, basis);
-            context.ductile()
-                    .filter(DuctileColumns::lapsInMiddle)
-                    .ifPresent(rules -> governing.offer(
-                            CheckKind.COLUMN_LAP_PLACE,
-                            Math.max(lap, reach),
-                            lift.between() / 2,
-                            whole(),
-                            rules.lapClause()));
+        context.ductile().filter(DuctileColumns::lapsInMiddle).ifPresent(this::lapPlace);
+    }
+
+    private void lapPlace(DuctileColumns rules) {
+        List<VerticalBars.Standing> below =
+                lift.number() == 0 ? List.of() : VerticalBars.in(stack, lift.number() - 1, whole, basis);
+        List<VerticalBars.Standing> begin = VerticalBars.of(stack, lift.number(), whole, basis);
+        boolean laps = BarRuns.of(stack, whole, basis).begins(lift.number()) && !ColumnLaps.coupled(basis);
+        Bar bar = cage.layout().largest();
+        double length = Math.max(
+                laps ? ColumnLaps.length(lift, bar, bar, basis) : 0,
+                LapPlace.length(stack, lift.number(), begin, below, basis));
+        if (length > 0) {
+            governing.offer(CheckKind.COLUMN_LAP_PLACE, length, lift.between() / 2, whole(), rules.lapClause());
         }
     }
 
@@ -335,12 +336,6 @@ public final class ColumnCheck {
         if (longest > 0) {
             governing.offer(CheckKind.COLUMN_BAR_LENGTH, longest, basis.bars().stockLength(), whole(), Clause.BASIS);
         }
-    }
-
-    /** Whether any bar of a lift laps with one above. */
-    private boolean laps(int number) {
-        return VerticalBars.in(stack, number, whole, basis).stream()
-                .anyMatch(s -> s.use() == VerticalBars.Use.ON || s.use() == VerticalBars.Use.DOWEL);
     }
 
     /** The cage of the lift above, whatever its section; null where there is none. */

@@ -54,6 +54,7 @@ public final class DuctileColumnCheck {
         c.steel();
         c.held();
         c.laps();
+        c.development();
         return g.results().stream().allMatch(CheckResult::satisfied);
     }
 
@@ -62,7 +63,7 @@ public final class DuctileColumnCheck {
         steel();
         held();
         confinement(Trace.OFF);
-        laps();
+        development();
     }
 
     private At at(String words) {
@@ -171,7 +172,7 @@ public final class DuctileColumnCheck {
         governing.offer(kind, needed, has, at(ColumnTieCheck.ENDS), rules.confinementClause());
     }
 
-    /** Laps in the middle half of the clear height, and bars thin enough for it not to split. */
+    /** Laps in the middle half of the clear height. */
     private void laps() {
         if (rules.lapsInMiddle() && !ColumnLaps.coupled(basis)) {
             governing.offer(
@@ -182,6 +183,10 @@ public final class DuctileColumnCheck {
                     at(ColumnCheck.WHOLE),
                     rules.lapClause());
         }
+    }
+
+    /** Bars thin enough to develop within the height. */
+    private void development() {
         if (rules.developmentFactor() > 0) {
             double gap = java.util.Arrays.stream(cage.layout().gaps(shape, ColumnTieCheck.inset(cage, basis)))
                     .min()

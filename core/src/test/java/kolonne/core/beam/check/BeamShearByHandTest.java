@@ -129,6 +129,31 @@ class BeamShearByHandTest {
         }
     }
 
+    /** Where the wide spacing begins, wherever stations lie. */
+    @Test
+    void theEndOfAZoneIsLookedAtOnBothSides() {
+        for (double at : new double[] {1111, 1234, 1357, 1480}) {
+            LaidByHand l = new LaidByHand(columns().spread("m", 0, 6000, 80, 80), ACI)
+                    .through(TOP, 2, T16, 58)
+                    .through(BOTTOM, 4, T20, 60)
+                    .zone(0, 200, at, T10, 2, 100)
+                    .zone(0, at, 5800, T10, 2, 240);
+            LaidByHand.Told t = l.told();
+            // the far end has the wide spacing as well, and more shear: mirrored it has the close one
+            assertEquals(5800 - D, t.of("shear").x(), 1e-6);
+            LaidByHand even = new LaidByHand(columns().spread("m", 0, 6000, 80, 80), ACI)
+                    .through(TOP, 2, T16, 58)
+                    .through(BOTTOM, 4, T20, 60)
+                    .zone(0, 200, at, T10, 2, 100)
+                    .zone(0, at, 6000 - at, T10, 2, 240)
+                    .zone(0, 6000 - at, 5800, T10, 2, 100);
+            t = even.told();
+            double v = 80 * (3000 - at);
+            t.tells("shear", v, strength(240), t.of("shear").x(), "22.5.1.1");
+            assertEquals(3000 - at, Math.abs(t.of("shear").x() - 3000), 0.01);
+        }
+    }
+
     /** The zone without the high shear keeps the wide spacing. */
     @Test
     void everyZoneHasItsOwnShear() {

@@ -70,6 +70,12 @@ final class ColumnReading {
         return unread ? null : out;
     }
 
+    /** Shear alone, of any shape, with ties so far apart. */
+    Findings runShear(double gap) {
+        shear(gap);
+        return out;
+    }
+
     private double gross() {
         return l.round() ? Math.PI * l.b() * l.b() / 4 : l.b() * l.h();
     }
@@ -433,7 +439,7 @@ final class ColumnReading {
             held(true);
             held(false);
         }
-        shear();
+        shear(widest());
     }
 
     /**
@@ -547,7 +553,7 @@ final class ColumnReading {
         return Double.isFinite(d) ? d : 1;
     }
 
-    private void shear() {
+    private void shear(double gap) {
         double sway = sway();
         for (int k = 0; k < f.strength.size(); k++) {
             double p = Double.POSITIVE_INFINITY;
@@ -561,16 +567,16 @@ final class ColumnReading {
                 for (int i = 0; i < n; i++) {
                     v = Math.max(v, Math.abs(f.at(l.member(), i, k, alongX ? Analysis.VY : Analysis.VZ, sway)));
                 }
-                double use = v / shear.carried(alongX, p, widest());
+                double use = v / shear.carried(alongX, p, gap);
                 out.add("shear", use, alongX ? "x" : "y");
                 both += use;
                 lesser = Math.min(lesser, use);
-                if (!b.en() && v > 0.5 * 0.75 * shear.concrete(alongX, p, widest())) {
-                    double has = shear.legs(alongX) * l.tieArea() / widest();
+                if (!b.en() && v > 0.5 * 0.75 * shear.concrete(alongX, p, gap)) {
+                    double has = shear.legs(alongX) * l.tieArea() / gap;
                     out.add("minimum-ties", shear.least(alongX) / has, alongX ? "x" : "y");
                 }
-                if (torsion.counts(k)) {
-                    torsion.beside(k, v, alongX, p, widest(), out);
+                if (l.legs() == null && torsion.counts(k)) {
+                    torsion.beside(k, v, alongX, p, gap, out);
                 }
             }
             // 22.5.1.10, 22.5.1.11; by EN the line that touches the circle

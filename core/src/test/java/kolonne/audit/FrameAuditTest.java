@@ -25,6 +25,8 @@ import kolonne.core.design.DesignedDemo;
 import kolonne.core.model.BuildingIndex;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 /** Columns and joints of a special frame as designed, against a reading of the drawings that shares nothing with the designer. */
 class FrameAuditTest {
@@ -170,13 +172,7 @@ class FrameAuditTest {
     /** Ells and tees, upright and on their heads in turn, in the same frames: bending and hoops by cells and leg by leg. */
     @Test
     void ellsAndTees() {
-        Basis basis = basis(Ductility.SPECIAL);
-        d = BuildingDesigner.design(
-                FrameAnalysis.solve(
-                        new BuildingIndex(LegBuildings.everySecondFromItsHead(LegBuildings.of(DesignedDemo.SMALL)))),
-                basis,
-                BuildingDesigner.Progress.NONE);
-        read = FrameComparison.columns(d);
+        readLegs(Ductility.SPECIAL);
         confinement();
         hoopsStandCloseEnough();
         shearFromTheEndsIsCarriedByHoops();
@@ -185,6 +181,26 @@ class FrameAuditTest {
         shearOfJoints(0);
         same("least-side", 30);
         same("side-ratio", 30);
+    }
+
+    /** Their shear from the strength of their ends where the concrete helps (18.3.3, 18.4.3.1). */
+    @ParameterizedTest
+    @EnumSource(
+            value = Ductility.class,
+            names = {"ORDINARY", "INTERMEDIATE"})
+    void ellsAndTeesOfOtherFrames(Ductility kind) {
+        readLegs(kind);
+        int compared = read.shearFromTheEnds();
+        assertTrue(compared >= 5, compared + " lifts");
+    }
+
+    private void readLegs(Ductility kind) {
+        d = BuildingDesigner.design(
+                FrameAnalysis.solve(
+                        new BuildingIndex(LegBuildings.everySecondFromItsHead(LegBuildings.of(DesignedDemo.SMALL)))),
+                basis(kind),
+                BuildingDesigner.Progress.NONE);
+        read = FrameComparison.columns(d);
     }
 
     /** 18.8.4.3; whether beams hold a joint across is not read, so that the told use is that with or without. */

@@ -82,19 +82,21 @@ final class FrameReading {
         for (int axis = 0; axis < 2; axis++) {
             shear(l, member, axes[axis + 1], axis, out);
         }
+        Findings loads = new ColumnReading(l, b, f, Drawn.depths(index)).runShear(l.widest());
+        loads.all().forEach((kind, use) -> out.put(kind + "-loads", use.use()));
         return out;
     }
 
-    /** Shear from the ends over the hoops' strength where the concrete counts for nothing: compression under a twentieth. */
+    /** Shear from the ends over what bears it between them, and by the hoops beside the joints where the concrete counts for nothing: compression under a twentieth. */
     private void shear(Sheet.Lift l, Member member, double[] u, int axis, Map<String, Double> out) {
-        if (!withoutConcrete(l) || l.round()) {
-            return;
-        }
-        String name = axis == 0 ? "x" : "y";
-        double d = new ShearReading(l, b).depth(axis == 0);
-        long legs = l.legs() != null ? 2 : new ShearReading(l, b).legs(axis == 0);
-        double hoops = 0.75 * legs * l.tieArea() / hoopGap(l) * Math.min(420, b.fyt()) * d;
-        out.put("shear-" + name, shear(l, member, u, axis) / hoops);
+        double v = shear(l, member, u, axis);
+        ShearReading s = new ShearReading(l, b);
+        double d = s.depth(axis == 0);
+        double most = m.root(0.66, 8, l.fc(), false) * s.width(axis == 0) * d;
+        double legs = s.legs(axis == 0) * l.tieArea() / hoopGap(l) * m.links() * d;
+        double hoops = 0.75 * Math.min(legs, most);
+        double use = v / s.carried(axis == 0, earthquake(l)[0], l.widest());
+        out.put("shear-" + (axis == 0 ? "x" : "y"), withoutConcrete(l) ? Math.max(use, v / hoops) : use);
     }
 
     /** Of hoops beside the joints, the largest. */

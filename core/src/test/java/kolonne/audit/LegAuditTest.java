@@ -47,11 +47,13 @@ class LegAuditTest {
                 b,
                 BuildingDesigner.Progress.NONE);
         basis = Drawn.basis(b);
+        Forces forces = new Forces(design.analysis(), basis);
         for (ColumnDesign c : design.columns()) {
             for (int i = 0; i < c.lifts().size(); i++) {
                 if (c.stack().lifts().get(i).section().shape() instanceof Shape.Flanged) {
                     lifts++;
                     strength(c, i);
+                    shear(c, i, forces);
                 }
             }
         }
@@ -96,6 +98,23 @@ class LegAuditTest {
             }
         }
         worstAtTheEnds(c, i, l, fibres, where);
+    }
+
+    /** Of the combinations, borne by the leg that lies along it, with ties as far apart as they are chosen. */
+    private void shear(ColumnDesign c, int i, Forces forces) {
+        double[] depths = Drawn.depths(design.analysis().index());
+        Findings read = new ColumnReading(Drawn.lift(c, i, c.basis()), basis, forces, depths)
+                .runShear(c.cage().lifts().get(i).ties().middle());
+        double told = c.lifts().get(i).checks().stream()
+                .filter(q ->
+                        q.kind().id().startsWith("shear-x") || q.kind().id().startsWith("shear-y"))
+                .mapToDouble(q -> q.utilisation())
+                .max()
+                .orElseThrow();
+        double use = read.all().get("shear").use();
+        if (Math.abs(use - told) > 0.005 * told) {
+            fault(c.stack().mark() + " lift " + (i + 1), "shear " + use + ", told " + told);
+        }
     }
 
     /** By ACI nothing is added to the moments of the analysis at foot and head but by sway: the check tells no less. */

@@ -7156,6 +7156,7 @@ export interface components {
             parts: components["schemas"]["Maths"][];
         };
         Member: {
+            id: string;
             mark: string;
             role: string;
             type: string;

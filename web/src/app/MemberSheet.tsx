@@ -88,6 +88,20 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
           {force(massIn(part.steelKg, units))} {units.mass} steel
         </span>
         <span className="spring" />
+        {may && (
+          <Link
+            className="pill button"
+            title={
+              m.beam
+                ? 'Cover, steel, bars or stirrups of this line alone'
+                : 'Cover, steel, bars, sway or effective lengths of this column alone'
+            }
+            to={`/p/${id}/basis`}
+            state={{ members: [m.id] }}
+          >
+            Own settings
+          </Link>
+        )}
         {m.failingRank > 0 && (
           <span className="over-ink">
             failing {m.failingRank} of {m.failingCount}

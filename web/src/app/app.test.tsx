@@ -82,6 +82,7 @@ describe('the sheet', () => {
             ]),
           )
         : Promise.resolve({
+            id: 'l1',
             mark,
             role: 'beam',
             beam: { ...beam, mark },

@@ -148,6 +148,7 @@ describe('the sheet as an editor', () => {
   beforeEach(() => {
     sent.length = 0
     vi.spyOn(api, 'member').mockResolvedValue({
+      id: 'l1',
       mark: beam.mark,
       role: 'beam',
       beam,

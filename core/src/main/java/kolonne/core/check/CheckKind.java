@@ -228,7 +228,7 @@ public enum CheckKind {
             "Laps in the middle half",
             Cause.ANCHORAGE,
             Quantity.LENGTH,
-            "Use smaller bars, or couple them mechanically."),
+            "Use smaller bars, couple them mechanically, or step the section by less: dowels lap under the floor."),
     COLUMN_DEVELOPMENT(
             "bar-development",
             "Development in the clear height",

@@ -240,8 +240,9 @@ final class Members {
             List<String> tieSizes,
             double spacingStepMm) {}
 
-    /** @param role beam or column; the other of the two is null; @param type mark of the type whose cage it has, empty where it has its own; @param local names of its settings */
+    /** @param id by which local settings name it; @param role beam or column; the other of the two is null; @param type mark of the type whose cage it has, empty where it has its own; @param local names of its settings */
     record MemberDto(
+            String id,
             String mark,
             String role,
             String type,

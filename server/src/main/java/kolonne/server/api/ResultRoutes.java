@@ -478,6 +478,7 @@ final class ResultRoutes {
         c.json(
                 b != null
                         ? new Members.MemberDto(
+                                b.line().id(),
                                 mark,
                                 "beam",
                                 type,
@@ -489,6 +490,7 @@ final class ResultRoutes {
                                 rank + 1,
                                 failing.size())
                         : new Members.MemberDto(
+                                column(p.design(), mark).stack().id(),
                                 mark,
                                 "column",
                                 type,

@@ -1,6 +1,7 @@
 package kolonne.core.beam.check;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.stream.DoubleStream;
 import kolonne.core.analysis.Analysis;
@@ -18,7 +19,7 @@ import kolonne.core.code.ShearStrength;
 import kolonne.core.explain.Clause;
 
 /**
- * Shear at every station and on both sides of every place where the stirrups change. Near a column that supports the line from below, sections nearer
+ * Shear at every station and where the stirrups change. Near a column that supports the line from below, sections nearer
  * than d to its face are designed for the shear at d, unless a load stands in between (ACI 318-19 9.4.3.2).
  */
 public final class BeamShearCheck {
@@ -233,13 +234,26 @@ public final class BeamShearCheck {
         return out;
     }
 
-    /** Both sides of the places between two others where one zone of a span ends and another begins, in order. */
+    /** Between two places of a span, in order, where one zone ends and another begins: on the side that bears less, on both where that is not plain. */
     private static double[] ends(List<BeamCage.Zone> zones, int span, double from, double to) {
-        return zones.stream()
-                .filter(z -> z.span() == span && z.to() - PAST > from && z.to() + PAST < to)
-                .flatMapToDouble(z -> DoubleStream.of(z.to() - PAST, z.to() + PAST))
-                .sorted()
-                .toArray();
+        List<BeamCage.Zone> own = zones.stream()
+                .filter(z -> z.span() == span)
+                .sorted(Comparator.comparingDouble(BeamCage.Zone::from))
+                .toList();
+        DoubleStream.Builder out = DoubleStream.builder();
+        for (int i = 0; i + 1 < own.size(); i++) {
+            BeamCage.Zone z = own.get(i);
+            BeamCage.Zone next = own.get(i + 1);
+            boolean alike = z.bar().equals(next.bar()) && z.legs() == next.legs();
+            boolean between = z.to() - PAST > from && z.to() + PAST < to;
+            if (between && (!alike || z.spacing() >= next.spacing())) {
+                out.add(z.to() - PAST);
+            }
+            if (between && (!alike || z.spacing() < next.spacing())) {
+                out.add(z.to() + PAST);
+            }
+        }
+        return out.build().toArray();
     }
 
     /** Where the design for shear begins: d from a column's face if the shear varies smoothly until there. */

@@ -49,6 +49,7 @@ class FrameBeamAuditTest {
             same(c, "ductile-minimum-top", "ductile-minimum-bottom", "ductile-most-top", "ductile-most-bottom");
             same(c, "ductile-span", "ductile-width", "ductile-hook", "lap-place");
             noLess(c, "ductile-through-top", "ductile-through-bottom", "ductile-column-depth");
+            noLess(c, "ductile-projection");
             noLess(c, "hoop-spacing", "hoop-legs", "stirrup-spacing", "leg-spacing");
             kept(c, "first-hoop", "hoop-spacing");
             kept(c, "ductile-spacing", "ductile-spacing");

@@ -60,7 +60,7 @@ final class FrameBeamReading {
             strengths(number);
         }
         if (special && !outside) {
-            proportions(s);
+            proportions(number);
             l.laps().stream().filter(q -> lapped(q) == number).forEach(q -> lap(q, s));
             l.cuts().stream()
                     .filter(c -> c.span() == number)
@@ -216,11 +216,23 @@ final class FrameBeamReading {
         return c[0] - a[0] - (a[1] + c[1]) / 2;
     }
 
-    /** 18.6.2.1 without what is told of the column. */
-    private void proportions(Sheet.Span s) {
+    /** 18.6.2.1, and how far a beam is wider than its columns. */
+    private void proportions(int number) {
+        Sheet.Span s = l.spans().get(number);
         double d = plain.depth((s.faceFrom() + s.faceTo()) / 2, s, false);
         out.add("ductile-span", 4 * d / (s.faceTo() - s.faceFrom()), "");
         out.add("ductile-width", Math.min(0.3 * s.h(), m.inches(250, 10)) / s.bw(), "");
+        for (boolean right : new boolean[] {false, true}) {
+            double[] c = right
+                    ? s.columnRight() ? column(number, true) : null
+                    : s.columnLeft() ? column(number, false) : null;
+            if (c != null && s.bw() > c[1]) {
+                out.add(
+                        "ductile-projection",
+                        (s.bw() - c[1]) / 2 / Math.min(c[1], 0.75 * c[0]),
+                        right ? "right" : "left");
+            }
+        }
     }
 
     private int lapped(Sheet.Lap lap) {
@@ -261,7 +273,7 @@ final class FrameBeamReading {
         for (int k = 0; k + 1 < l.spans().size(); k++) {
             double from = l.spans().get(k).faceTo();
             double to = l.spans().get(k + 1).faceFrom();
-            double deep = l.spans().get(k).columnRight() ? depthOfColumn(k) : Double.NaN;
+            double deep = l.spans().get(k).columnRight() ? column(k, true)[0] : Double.NaN;
             for (Sheet.Bars g : l.bars()) {
                 if (deep > 0 && g.from() < from && g.to() > to) {
                     out.add("ductile-column-depth", 20 * g.d() / deep, String.valueOf(Math.round(from)));
@@ -270,26 +282,29 @@ final class FrameBeamReading {
         }
     }
 
-    /** Of the column under the end of a span, along the beam; NaN where it is askew. */
-    private double depthOfColumn(int span) {
+    /** Of the column under an end of a span, its size along the beam and across; NaN where it is askew. */
+    private double[] column(int span, boolean right) {
         List<Sheet.Place> all = places(span);
-        Sheet.Place p = all.get(all.size() - 1);
+        Sheet.Place p = all.get(right ? all.size() - 1 : 0);
         BuildingIndex index = f.analysis().index();
         Member beam = index.building().members().get(p.member());
-        Joint joint = index.joint(p.reversed() ? beam.start() : beam.end());
-        Joint far = index.joint(p.reversed() ? beam.end() : beam.start());
+        Joint joint = index.joint(right == p.reversed() ? beam.start() : beam.end());
+        Joint far = index.joint(right == p.reversed() ? beam.end() : beam.start());
         Member column = index.membersAt(joint.id()).stream()
                 .filter(o -> o.role() == Role.COLUMN && index.upper(o) == joint)
                 .findFirst()
                 .orElseThrow();
-        Shape shape = index.sectionOf(column).shape();
         double[][] axes = LocalAxes.of(index.joint(column.start()), index.joint(column.end()), column.angle());
         double length = Math.hypot(joint.x() - far.x(), joint.y() - far.y());
         double along = Math.abs(axes[1][0] * (joint.x() - far.x()) + axes[1][1] * (joint.y() - far.y())) / length;
         boolean askew = along > 1e-3 && along < 1 - 1e-6;
-        return shape instanceof Shape.Circle c
-                ? c.d()
-                : askew || !(shape instanceof Shape.Rectangle r) ? Double.NaN : along > 0.5 ? r.b() : r.h();
+        Shape shape = index.sectionOf(column).shape();
+        if (shape instanceof Shape.Circle c) {
+            return new double[] {c.d(), c.d()};
+        }
+        return askew || !(shape instanceof Shape.Rectangle r)
+                ? new double[] {Double.NaN, Double.NaN}
+                : along > 0.5 ? new double[] {r.b(), r.h()} : new double[] {r.h(), r.b()};
     }
 
     /** Shear with the ends at their strength, and the loads of the combinations with earthquake on a span that turns freely there (18.4.2.3, 18.6.5). */

@@ -3,13 +3,13 @@ package kolonne.core.section;
 import java.util.function.DoubleUnaryOperator;
 
 /** A root of a growing function by false position with the Illinois correction, never leaving its bracket. */
-final class Root {
+public final class Root {
     private static final int MOST = 100;
 
     private Root() {}
 
     /** @return the root, or the nearer end where the function does not change sign over [low, high] */
-    static double find(DoubleUnaryOperator f, double low, double high, double tolerance) {
+    public static double find(DoubleUnaryOperator f, double low, double high, double tolerance) {
         double a = low;
         double b = high;
         double fa = f.applyAsDouble(a);

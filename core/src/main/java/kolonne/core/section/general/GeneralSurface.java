@@ -31,6 +31,12 @@ public final class GeneralSurface implements StrengthSurface {
     private static final double NEAR = 1e-9;
     /** The same at the ends of the range, where the neutral axis hardly moves them any more. */
     private static final double NEAR_END = 2e-3;
+    /** The same beside a tip. */
+    private static final double NEAR_TIP = 1e-7;
+    /** The same where what is found passes the code's cap on axial force by far, and how far. */
+    private static final double NEAR_CAPPED = 0.03;
+
+    private static final double CAPPED = 0.9;
 
     private final GeneralSection section;
     private final double scale;
@@ -119,7 +125,7 @@ public final class GeneralSurface implements StrengthSurface {
             for (int k = 0; k < n; k++) {
                 Resultant r = at(theta(k), logC(k));
                 double[] whole = vector(r);
-                double size = Math.sqrt(dot(whole, whole));
+                double size = Math.sqrt(Vectors.dot(whole, whole));
                 m.x[k] = whole[0] / size;
                 m.y[k] = whole[1] / size;
                 m.z[k] = whole[2] / size;
@@ -128,19 +134,6 @@ public final class GeneralSurface implements StrengthSurface {
             mesh = m;
         }
         return m;
-    }
-
-    private static double[] unit(double[] v) {
-        double size = Math.sqrt(v[0] * v[0] + v[1] * v[1] + v[2] * v[2]);
-        return new double[] {v[0] / size, v[1] / size, v[2] / size};
-    }
-
-    private static double[] less(double[] a, double[] b) {
-        return new double[] {a[0] - b[0], a[1] - b[1], a[2] - b[2]};
-    }
-
-    private static double dot(double[] a, double[] b) {
-        return a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
     }
 
     /**
@@ -152,7 +145,7 @@ public final class GeneralSurface implements StrengthSurface {
     @Override
     public Hit exact(double n, double mx, double my) {
         double[] demand = {n, mx / scale, my / scale};
-        double size = Math.sqrt(dot(demand, demand));
+        double size = Math.sqrt(Vectors.dot(demand, demand));
         if (size == 0) {
             return new Hit(0, 0, Double.POSITIVE_INFINITY, at(0, Math.log(MOST)), false);
         }
@@ -165,7 +158,7 @@ public final class GeneralSurface implements StrengthSurface {
         }
         Resultant r = at(axis[0], axis[1]);
         double[] v = vector(r);
-        double use = size / (r.phi() * Math.sqrt(dot(v, v)));
+        double use = size / (r.phi() * Math.sqrt(Vectors.dot(v, v)));
         double c = Math.exp(axis[1]) * section.size(axis[0]);
         return cap > use ? new Hit(cap, axis[0], c, r, true) : new Hit(use, axis[0], c, r, false);
     }
@@ -174,7 +167,7 @@ public final class GeneralSurface implements StrengthSurface {
     @Override
     public double screened(double n, double mx, double my) {
         double[] demand = {n, mx / scale, my / scale};
-        double size = Math.sqrt(dot(demand, demand));
+        double size = Math.sqrt(Vectors.dot(demand, demand));
         if (size == 0) {
             return 0;
         }
@@ -217,18 +210,18 @@ public final class GeneralSurface implements StrengthSurface {
 
     /** Distance along a direction to the triangle of three points of the design surface; not a number where it passes by. */
     private static double through(double[] p, double[] b, double[] c, double[] d) {
-        double[] q = less(b, p);
-        double[] r = less(c, p);
-        double[] h = cross(d, r);
-        double det = dot(q, h);
-        if (Math.abs(det) < 1e-12 * dot(p, p)) {
+        double[] q = Vectors.less(b, p);
+        double[] r = Vectors.less(c, p);
+        double[] h = Vectors.cross(d, r);
+        double det = Vectors.dot(q, h);
+        if (Math.abs(det) < 1e-12 * Vectors.dot(p, p)) {
             return Double.NaN;
         }
         double[] s = {-p[0], -p[1], -p[2]};
-        double u = dot(s, h) / det;
-        double[] k = cross(s, q);
-        double v = dot(d, k) / det;
-        double t = dot(r, k) / det;
+        double u = Vectors.dot(s, h) / det;
+        double[] k = Vectors.cross(s, q);
+        double v = Vectors.dot(d, k) / det;
+        double t = Vectors.dot(r, k) / det;
         boolean inside = u >= -1e-9 && v >= -1e-9 && u + v <= 1 + 1e-9 && t > 0;
         return inside ? t : Double.NaN;
     }
@@ -261,8 +254,38 @@ public final class GeneralSurface implements StrengthSurface {
             if (found != null) {
                 return found;
             }
+            if (start == 0) {
+                double[] beside = besideTip(d, atEnd);
+                if (beside != null) {
+                    return beside;
+                }
+            }
         }
         return atEnd[0];
+    }
+
+    /**
+     * The same where the ray passes by a tip of the surface; null where what is found there is not on the ray.
+     *
+     * @param atEnd takes what is near to the ray, and beside pure compression, where no axis may meet it, what is so strong that the code's cap governs
+     */
+    private double[] besideTip(double[] d, double[][] atEnd) {
+        double[] found = new BesideTip(
+                        (theta, logC) -> Vectors.unit(vector(at(theta, logC))), d, Math.log(LEAST), Math.log(MOST))
+                .axis();
+        Resultant r = at(found[0], found[1]);
+        double[] v = vector(r);
+        double[] off = Vectors.less(Vectors.unit(v), d);
+        double left = Math.sqrt(Vectors.dot(off, off));
+        if (left < NEAR_TIP) {
+            return found;
+        }
+        double cap = d[0] > 0 ? section.axialCap() / d[0] : Double.POSITIVE_INFINITY;
+        boolean capped = left < NEAR_CAPPED && cap < CAPPED * r.phi() * Math.sqrt(Vectors.dot(v, v));
+        if (atEnd[0] == null && (left < NEAR_END || capped)) {
+            atEnd[0] = found;
+        }
+        return null;
     }
 
     /** The same from a few axes square to the moments: a surface that one demand already finds too weak needs no mesh. */
@@ -271,7 +294,7 @@ public final class GeneralSurface implements StrengthSurface {
         double best = 0;
         double most = -2;
         for (double part : STARTING) {
-            double near = dot(unit(vector(at(theta, Math.log(part)))), d);
+            double near = Vectors.dot(Vectors.unit(vector(at(theta, Math.log(part)))), d);
             if (near > most) {
                 most = near;
                 best = part;
@@ -286,8 +309,11 @@ public final class GeneralSurface implements StrengthSurface {
      * @param atEnd takes what is found at an end of the range near to the ray, for rays that no axis meets better
      */
     private double[] newton(double theta0, double logC0, double[] d, double[][] atEnd) {
-        double[] e1 = unit(Math.abs(d[0]) < 0.9 ? cross(d, new double[] {1, 0, 0}) : cross(d, new double[] {0, 1, 0}));
-        double[] e2 = cross(d, e1);
+        double[] e1 = Vectors.unit(
+                Math.abs(d[0]) < 0.9
+                        ? Vectors.cross(d, new double[] {1, 0, 0})
+                        : Vectors.cross(d, new double[] {0, 1, 0}));
+        double[] e2 = Vectors.cross(d, e1);
         double[] at = {theta0, logC0};
         for (int round = 0; round < ROUNDS; round++) {
             if (size(steps(at, d, e1, e2)) < NEAR || size(search(at, d, e1, e2)) < NEAR) {
@@ -378,11 +404,7 @@ public final class GeneralSurface implements StrengthSurface {
 
     /** How far the resultants of an axis point off the demand, in two directions across it; and along it. */
     private double[] off(double theta, double logC, double[] d, double[] e1, double[] e2) {
-        double[] v = unit(vector(at(theta, logC)));
-        return new double[] {dot(v, e1), dot(v, e2), dot(v, d)};
-    }
-
-    private static double[] cross(double[] a, double[] b) {
-        return new double[] {a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]};
+        double[] v = Vectors.unit(vector(at(theta, logC)));
+        return new double[] {Vectors.dot(v, e1), Vectors.dot(v, e2), Vectors.dot(v, d)};
     }
 }

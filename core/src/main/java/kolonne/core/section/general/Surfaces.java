@@ -15,7 +15,7 @@ public final class Surfaces {
     private Surfaces() {}
 
     /**
-     * @param bars      from the centre of the shape's bounding rectangle [mm]
+     * @param bars      from the centroid of the concrete [mm]
      * @param developed of every bar, in the same order; empty where all are developed
      * @param fc        f'c or fck; fy of the bars [MPa]
      */

@@ -27,7 +27,6 @@ import kolonne.server.people.OpenId;
 import kolonne.server.people.Team;
 import kolonne.server.project.Projects;
 import kolonne.server.store.Database;
-import kolonne.server.store.JobStore;
 import kolonne.server.store.MariaDbJobStore;
 import kolonne.server.store.MariaDbProjectStore;
 import kolonne.server.store.ProjectStore;
@@ -79,7 +78,7 @@ public final class ServeCommand implements Callable<Integer> {
 
     @CommandLine.Option(
             names = "--alone",
-            description = "No other server works on the database: what is made is kept here alone.")
+            description = "No other server works on the database: files that are made are kept here alone.")
     private boolean alone;
 
     @CommandLine.Option(names = "--demo", description = "Loads the Veldhaven building if there is no project yet.")
@@ -104,7 +103,7 @@ public final class ServeCommand implements Callable<Integer> {
         if (demo && store.list().isEmpty()) {
             load(store);
         }
-        Jobs jobs = new Jobs(alone ? JobStore.ALONE : new MariaDbJobStore(db));
+        Jobs jobs = new Jobs(new MariaDbJobStore(db, !alone));
         Projects projects = new Projects(store, jobs, Shared.of(db));
         if (!projects.list().isEmpty()) {
             projects.open(projects.list().get(0).id());

@@ -7,6 +7,7 @@ import java.util.concurrent.CountDownLatch;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.project.Projects;
 import kolonne.server.store.Database;
+import kolonne.server.store.MariaDbJobStore;
 import kolonne.server.store.MariaDbProjectStore;
 import kolonne.server.store.Shared;
 import kolonne.server.watch.Logs;
@@ -17,7 +18,7 @@ import picocli.CommandLine;
         name = "work",
         mixinStandardHelpOptions = true,
         description =
-                "Designs buildings for the servers on the same database, whenever all of them are busy or one has died.")
+                "Designs buildings for the servers on the same database, whenever all of them are busy or one has died, and takes up imports of one that died.")
 public final class WorkCommand implements Callable<Integer> {
     @CommandLine.Mixin
     private StoredData stored;
@@ -46,7 +47,7 @@ public final class WorkCommand implements Callable<Integer> {
             Logs.into(logs);
         }
         Database db = stored.open();
-        Jobs jobs = new Jobs();
+        Jobs jobs = new Jobs(new MariaDbJobStore(db));
         CountDownLatch stopped = new CountDownLatch(1);
         Projects projects = new Projects(new MariaDbProjectStore(db), jobs, Shared.of(db));
         Runtime.getRuntime().addShutdownHook(new Thread(() -> {

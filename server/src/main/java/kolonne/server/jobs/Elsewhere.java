@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.util.List;
 import java.util.Optional;
 import kolonne.core.finding.Finding;
+import kolonne.server.store.Brought;
 import kolonne.server.store.Ids;
 import kolonne.server.store.JobRow;
 import kolonne.server.store.JobStore;
@@ -55,6 +56,47 @@ final class Elsewhere {
         } catch (RuntimeException e) {
             LOG.debug("job {} is not told", s.id(), e);
         }
+    }
+
+    /** Keeps what a job is made of, so that another server can take it up. A database that does not take it stops no work. */
+    void bring(Job job, Brought what, byte[] content) {
+        String id = job.status().id();
+        try {
+            if (store.bring(id, what, content)) {
+                job.brought();
+            }
+        } catch (RuntimeException e) {
+            LOG.warn("job {} is not kept for other servers: {}", id, e.toString());
+        }
+    }
+
+    /** Takes up what a server left that died. */
+    Optional<JobStore.Left> takeUp(String kind, int megabytes) {
+        try {
+            return store.takeUp(kind, holder, megabytes);
+        } catch (RuntimeException e) {
+            LOG.debug("no job is looked for", e);
+            return Optional.empty();
+        }
+    }
+
+    /** Leaves a job to other servers. @return whether one can take it up */
+    boolean leave(Job job) {
+        if (!job.isBrought()) {
+            return false;
+        }
+        // nothing is told of it from here any more
+        job.told();
+        job.cancel();
+        try {
+            store.release(job.status().id(), holder);
+        } catch (RuntimeException e) {
+            LOG.debug(
+                    "job {} is left when nobody has heard of it for a while",
+                    job.status().id(),
+                    e);
+        }
+        return true;
     }
 
     private JobRow row(Job.Status s, String project) {

@@ -50,6 +50,8 @@ public final class Job {
     private int silent;
     /** Whether other servers know of its end, or need not. */
     private volatile boolean told;
+    /** Whether another server can take it up. */
+    private volatile boolean brought;
 
     /** @param project that it belongs to; null for one that makes a project */
     Job(String id, String kind, String project) {
@@ -81,6 +83,15 @@ public final class Job {
     /** Nothing of it is told other servers any more. */
     void told() {
         told = true;
+    }
+
+    /** What it is made of is kept. */
+    void brought() {
+        brought = true;
+    }
+
+    boolean isBrought() {
+        return brought;
     }
 
     boolean toBeTold() {

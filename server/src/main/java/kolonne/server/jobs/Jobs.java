@@ -13,8 +13,10 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.finding.Finding;
+import kolonne.server.store.Brought;
 import kolonne.server.store.JobStore;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -27,6 +29,8 @@ public final class Jobs implements AutoCloseable {
     private static final long LOOK_MS = 300;
     /** Of the heap, for jobs. */
     private static final double PART = 0.7;
+
+    private static final int AT_A_TIME = 2;
 
     private final ExecutorService pool = threads("job");
     /** Files are made beside, so that a long report keeps nobody's design waiting. */
@@ -42,11 +46,15 @@ public final class Jobs implements AutoCloseable {
     private final int megabytes;
     private final Semaphore heap;
     private final Map<String, Job> jobs = new ConcurrentHashMap<>();
+    /** What other servers left and is done here; whoever follows it looks at what is told of it. */
+    private final Map<String, Job> takenUp = new ConcurrentHashMap<>();
+
+    private final Map<String, Making> makings = new ConcurrentHashMap<>();
     private final MadeFiles made;
     private final Elsewhere elsewhere;
 
     private static ExecutorService threads(String name) {
-        return Executors.newFixedThreadPool(2, r -> {
+        return Executors.newFixedThreadPool(AT_A_TIME, r -> {
             Thread t = new Thread(r, name);
             t.setDaemon(true);
             return t;
@@ -74,8 +82,23 @@ public final class Jobs implements AutoCloseable {
         }
     }
 
-    /** Tells others of what is done here, and looks at what they do that somebody here asked for. */
+    /** Work on a file that was brought: returns the id of what it made. */
+    public interface Making {
+        String of(Job job, Brought what, byte[] content);
+    }
+
+    /** Says how work of a kind is done, here or where another server left it. */
+    public void does(String kind, Making making) {
+        makings.put(kind, making);
+    }
+
+    /** Tells others of what is done here, looks at what they do that somebody here asked for, and takes up what they left. */
     private void exchange() {
+        takenUp.values().forEach(elsewhere::tell);
+        takenUp.values().removeIf(j -> j.status().ended() && !j.toBeTold());
+        if (atWork() < AT_A_TIME) {
+            makings.keySet().forEach(this::takeUp);
+        }
         for (Job job : jobs.values()) {
             if (job.elsewhere()) {
                 if (!job.status().ended()) {
@@ -85,6 +108,23 @@ public final class Jobs implements AutoCloseable {
                 elsewhere.tell(job);
             }
         }
+    }
+
+    /** That wait or run here. */
+    private long atWork() {
+        return Stream.concat(jobs.values().stream(), takenUp.values().stream())
+                .filter(j -> !j.elsewhere() && !j.status().ended())
+                .count();
+    }
+
+    private void takeUp(String kind) {
+        elsewhere.takeUp(kind, megabytes).ifPresent(left -> {
+            LOG.info("job {} was left by another server and is done here", left.id());
+            Job job = new Job(left.id(), kind, null);
+            job.brought();
+            takenUp.put(left.id(), job);
+            run(pool, job, left.what().megabytes(), j -> makings.get(kind).of(j, left.what(), left.content()));
+        });
     }
 
     /** The work could not be done for reasons the user can mend. */
@@ -123,13 +163,38 @@ public final class Jobs implements AutoCloseable {
         return start(pool, kind, project, bytes, work);
     }
 
+    /** Starts work on a file that was brought, as {@link #does} says; another server takes it up if this one dies. */
+    public Job start(String kind, Brought what, byte[] content) {
+        admitted(what.megabytes());
+        Job job = new Job(UUID.randomUUID().toString(), kind, null);
+        elsewhere.tell(job);
+        elsewhere.bring(job, what, content);
+        known(job);
+        run(pool, job, what.megabytes(), j -> makings.get(kind).of(j, what, content));
+        return job;
+    }
+
     /** As {@link #start(String, String, long, Function)}, of work that makes a file. */
     Job startFile(String project, long bytes, Function<Job, String> work) {
         return start(files, "export", project, bytes, work);
     }
 
     private Job start(ExecutorService threads, String kind, String project, long bytes, Function<Job, String> work) {
-        int needed = (int) Math.min(Integer.MAX_VALUE, bytes >> 20);
+        int needed = megabytes(bytes);
+        admitted(needed);
+        Job job = new Job(UUID.randomUUID().toString(), kind, project);
+        elsewhere.tell(job);
+        known(job);
+        run(threads, job, needed, work);
+        return job;
+    }
+
+    /** As work is admitted by them. */
+    public static int megabytes(long bytes) {
+        return (int) Math.min(Integer.MAX_VALUE, bytes >> 20);
+    }
+
+    private void admitted(int needed) {
         if (needed > megabytes) {
             throw new Refused(List.of(Finding.fails(
                     "server.memory",
@@ -137,23 +202,23 @@ public final class Jobs implements AutoCloseable {
                     "Reading it takes about " + needed + " MB of memory; the server has " + megabytes + " MB for it.",
                     "Split the building, leave out station forces, or start the server with more memory.")));
         }
-        Job job = new Job(UUID.randomUUID().toString(), kind, project);
-        elsewhere.tell(job);
-        run(threads, job, needed, work);
-        return job;
     }
 
     /** Starts work that nobody asks for by its id, so that other servers need not know of it. */
     public void startUnasked(String kind, String project, Function<Job, String> work) {
         Job job = new Job(UUID.randomUUID().toString(), kind, project);
         job.told();
+        known(job);
         run(pool, job, 0, work);
     }
 
-    private void run(ExecutorService threads, Job job, int needed, Function<Job, String> work) {
+    private void known(Job job) {
         long now = System.currentTimeMillis();
         jobs.values().removeIf(j -> j.endedBefore(now - KEPT_MS));
         jobs.put(job.status().id(), job);
+    }
+
+    private void run(ExecutorService threads, Job job, int needed, Function<Job, String> work) {
         threads.execute(() -> {
             heap.acquireUninterruptibly(needed);
             try {
@@ -230,8 +295,9 @@ public final class Jobs implements AutoCloseable {
         clock.shutdownNow();
         pool.shutdownNow();
         files.shutdownNow();
-        for (Job job : jobs.values()) {
-            if (!job.elsewhere() && !job.status().ended()) {
+        for (Job job :
+                Stream.concat(jobs.values().stream(), takenUp.values().stream()).toList()) {
+            if (!job.elsewhere() && !job.status().ended() && !elsewhere.leave(job)) {
                 job.end(Job.Phase.FAILED, Elsewhere.LOST, null);
                 elsewhere.tell(job);
             }

@@ -10,6 +10,7 @@ import kolonne.exchange.project.LogoFile;
 import kolonne.exchange.project.ProjectFile;
 import kolonne.server.archive.ProjectArchive;
 import kolonne.server.jobs.Jobs;
+import kolonne.server.store.By;
 import kolonne.server.store.CommandRow;
 import kolonne.server.store.ModelFileRow;
 import kolonne.server.store.ProjectStore;
@@ -28,8 +29,8 @@ public final class ProjectFiles {
         return store.copy(id).orElseThrow(() -> new NoSuchElementException("There is no project " + id + "."));
     }
 
-    /** Takes a project in as a new one, beside that from which it was made; its id. What cannot be followed is refused whole. */
-    String take(byte[] file, Author by) {
+    /** Takes a project in as a new one under an id that no other has, beside that from which it was made; that id. What cannot be followed is refused whole. */
+    String take(String id, byte[] file, By by) {
         ProjectArchive.Read r = ProjectArchive.read(file);
         if (r.project() == null) {
             throw new Jobs.Refused(r.findings());
@@ -38,10 +39,8 @@ public final class ProjectFiles {
         if (!wrong.isEmpty()) {
             throw new Jobs.Refused(wrong);
         }
-        String id = store.newId();
-        if (!store.by(by.by()).put(r.project().as(id))) {
-            throw new IllegalStateException("the new id " + id + " was taken meanwhile");
-        }
+        // where it is there already, a server that lost this work stored it
+        store.by(by).put(r.project().as(id));
         return id;
     }
 

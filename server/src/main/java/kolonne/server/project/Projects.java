@@ -10,7 +10,6 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
-import java.util.function.Supplier;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
@@ -30,11 +29,9 @@ import kolonne.core.type.Types;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.model.ModelReader;
 import kolonne.exchange.model.ModelWriter;
-import kolonne.server.archive.ProjectArchive;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.store.CommandRow;
-import kolonne.server.store.Database;
 import kolonne.server.store.DeedRow;
 import kolonne.server.store.MappingRow;
 import kolonne.server.store.ModelFileRow;
@@ -49,10 +46,6 @@ public final class Projects {
     private static final int MOST_FOLLOWED = 18;
     /** Newer models between upload and adoption: each may be as large as a model. */
     private static final int MOST_REVISIONS = 4;
-    /** Memory over the size of a file while it is read. */
-    private static final long READING = 7;
-    /** The same of what a project's file unpacks to, of which one model is read. */
-    private static final long ARCHIVE = 3;
 
     private static final int MOST_WAITING = 40;
     private static final Duration PATIENCE = Duration.ofSeconds(5);
@@ -69,6 +62,7 @@ public final class Projects {
     private final KeptBases bases;
     private final KeptSections sections;
     private final ProjectFiles files;
+    private final Imports imports;
     private final DeletedProjects deleted;
     private final OtherServers others;
     private final Designs designs;
@@ -88,6 +82,7 @@ public final class Projects {
         this.bases = new KeptBases(store);
         this.sections = new KeptSections(store);
         this.files = new ProjectFiles(store);
+        this.imports = new Imports(this, store, jobs, files);
         this.deleted = new DeletedProjects(store);
         this.others = new OtherServers(this, store, shared.presence());
     }
@@ -165,68 +160,23 @@ public final class Projects {
 
     /** Starts reading an uploaded model, or a project that was downloaded; the job's result is the new project's id. */
     public Job importFile(String name, String fileName, byte[] bytes, Author by) {
-        return ProjectArchive.isOne(bytes)
-                ? jobs.start("import", null, ARCHIVE * ProjectArchive.mostUnpacked(bytes), job -> {
-                    job.at("reading the project", 0, 0);
-                    return stored(() -> files.take(bytes, by));
-                })
-                : importModel(name, fileName, bytes, by);
+        return imports.start(name, fileName, bytes, by);
     }
 
-    private Job importModel(String name, String fileName, byte[] bytes, Author by) {
-        return jobs.start("import", null, memory(bytes), job -> {
-            job.at("reading the model", 0, 0);
-            ModelReader.Read read = ModelReader.read(bytes);
-            if (!read.sound()) {
-                throw new Jobs.Refused(read.findings());
-            }
-            job.at("solving the frame", 0, 0);
-            Analysis solved =
-                    FrameAnalysis.resolve(null, new BuildingIndex(read.building()), step -> job.at(step, 0, 0));
-            String title = name == null || name.isBlank() ? read.building().name() : name;
-            Basis basis = Basis.standard(read.building().unitSystem().equals("US"));
-            job.at("storing", 0, 0);
-            Marks marks = BuildingMarks.follow(Marks.NONE, solved.index()).marks();
-            ProjectRow row = stored(() -> store.by(by.by())
-                    .create(cut(title), cut(fileName), bytes, BasisFile.write(basis), Changes.first(marks)));
-            // whoever opens the project now need not read and solve it again
-            Workspace w = new Workspace(row.id(), row.version());
-            w.read(read, read.building(), row.version(), false);
-            w.keepFile(row.version(), read);
-            w.keep(row.version(), solved);
-            open.put(row.id(), w);
-            evict();
-            return row.id();
-        });
-    }
-
-    /** Stores at the end of a job. @throws Jobs.Refused where the database does not do its part */
-    private static <T> T stored(Supplier<T> work) {
-        try {
-            return work.get();
-        } catch (RuntimeException e) {
-            if (!Database.isOutage(e)) {
-                throw e;
-            }
-            throw new Jobs.Refused(List.of(
-                    Database.isFull(e)
-                            ? Finding.fails(
-                                    "server.disk",
-                                    "server",
-                                    "The disk of the database is full.",
-                                    "Nothing was stored. Make room on it and bring the file again.")
-                            : Finding.fails(
-                                    "server.database",
-                                    "server",
-                                    "The database does not answer.",
-                                    "Nothing was stored. Wait a moment and bring the file again.")));
-        }
+    /** Holds a project that was just stored: whoever opens it need not read and solve it again. */
+    void hold(ProjectRow row, ModelReader.Read read, Analysis solved) {
+        Workspace w = new Workspace(row.id(), row.version());
+        w.read(read, read.building(), row.version(), false);
+        w.keepFile(row.version(), read);
+        w.keep(row.version(), solved);
+        open.put(row.id(), w);
+        evict();
     }
 
     /** Starts reading a newer model of a project's building; the job's result is its name among {@link #revisions}. */
     public Job readRevision(String id, String fileName, byte[] bytes) {
         Workspace w = model(id);
-        return jobs.start("revision", id, memory(bytes), job -> {
+        return jobs.start("revision", id, Imports.memory(bytes), job -> {
             job.at("reading the model", 0, 0);
             ModelReader.Read read = ModelReader.read(bytes);
             if (!read.sound()) {
@@ -240,12 +190,6 @@ public final class Projects {
     /** Newer models that were read and are not adopted yet. */
     public Held<RevisedModel> revisions() {
         return revisions;
-    }
-
-    /** What a model takes while it is read, by its size; a zip holds about eight times as much [bytes]. */
-    private static long memory(byte[] file) {
-        boolean zip = file.length > 1 && file[0] == 'P' && file[1] == 'K';
-        return READING * Math.min(ModelReader.LARGEST, (zip ? 8L : 1L) * file.length);
     }
 
     /** Stores a model drawn up in the application as a project that begins with a code's standard basis; it is analysed first. */
@@ -277,7 +221,8 @@ public final class Projects {
         store.putMapping(cut(name, 100), JSON.valueToTree(mapping).toString());
     }
 
-    private static String cut(String s) {
+    /** On one line, no longer than names are. */
+    static String cut(String s) {
         return cut(s.replaceAll("\\p{Cntrl}", " ").strip(), 180);
     }
 

@@ -9,20 +9,70 @@ import org.apache.ibatis.annotations.Update;
 
 /** SQL of work that servers tell one another of. Times are those of the database alone: clocks of servers may differ. */
 public interface JobMapper {
+    /** Of work that another server took up nothing is told by the one that lost it. */
     @Insert("INSERT INTO job (id, kind, project_id, holder, held_until, phase, doing, done, total, findings, result) "
             + "VALUES (#{j.id}, #{j.kind}, #{j.projectId}, #{j.holder}, NOW(3) + INTERVAL #{seconds} SECOND, #{j.phase}, "
             + "#{j.doing}, #{j.done}, #{j.total}, #{j.findings}, #{j.result}) "
-            + "ON DUPLICATE KEY UPDATE project_id = VALUES(project_id), held_until = VALUES(held_until), "
-            + "phase = VALUES(phase), doing = VALUES(doing), done = VALUES(done), total = VALUES(total), "
-            + "findings = VALUES(findings), result = VALUES(result)")
+            + "ON DUPLICATE KEY UPDATE project_id = IF(holder = VALUES(holder), VALUES(project_id), project_id), "
+            + "held_until = IF(holder = VALUES(holder), VALUES(held_until), held_until), "
+            + "phase = IF(holder = VALUES(holder), VALUES(phase), phase), "
+            + "doing = IF(holder = VALUES(holder), VALUES(doing), doing), "
+            + "done = IF(holder = VALUES(holder), VALUES(done), done), "
+            + "total = IF(holder = VALUES(holder), VALUES(total), total), "
+            + "findings = IF(holder = VALUES(holder), VALUES(findings), findings), "
+            + "result = IF(holder = VALUES(holder), VALUES(result), result)")
     int tell(@Param("j") JobRow row, @Param("seconds") int seconds);
 
-    @Select("SELECT id, kind, project_id, holder, phase IN ('WAITING', 'RUNNING') AND held_until < NOW(3) AS lost, "
-            + "phase, doing, done, total, findings, result, cancelled FROM job WHERE id = #{id}")
-    JobRow find(String id);
+    /** What another server may take up is not lost yet. */
+    @Select("SELECT id, kind, project_id, holder, phase IN ('WAITING', 'RUNNING') AND held_until < NOW(3) "
+            + "AND (cancelled OR NOT EXISTS (SELECT 1 FROM job_input i WHERE i.job_id = job.id AND i.parts > 0 AND i.tries < #{tries})) "
+            + "AS lost, phase, doing, done, total, findings, result, cancelled FROM job WHERE id = #{id}")
+    JobRow find(@Param("id") String id, @Param("tries") int tries);
 
-    @Select("SELECT cancelled FROM job WHERE id = #{id}")
-    boolean cancelled(String id);
+    @Select("SELECT cancelled OR holder <> #{holder} FROM job WHERE id = #{id}")
+    boolean unwanted(@Param("id") String id, @Param("holder") String holder);
+
+    @Insert(
+            "INSERT INTO job_input (job_id, project_id, name, file_name, person, account, address, from_window, megabytes) "
+                    + "VALUES (#{id}, #{b.projectId}, #{b.name}, #{b.fileName}, #{b.person}, #{b.account}, #{b.address}, "
+                    + "#{b.fromWindow}, #{b.megabytes})")
+    int insertInput(@Param("id") String id, @Param("b") Brought what);
+
+    @Insert("INSERT INTO job_input_part (job_id, part, content) VALUES (#{id}, #{part}, #{content})")
+    int insertInputPart(@Param("id") String id, @Param("part") int part, @Param("content") byte[] content);
+
+    /** All parts are there. */
+    @Update("UPDATE job_input SET parts = #{parts} WHERE job_id = #{id}")
+    int whole(@Param("id") String id, @Param("parts") int parts);
+
+    /** Left longest ago; locked, so that no two servers take it. */
+    @Select("SELECT j.id FROM job j JOIN job_input i ON i.job_id = j.id WHERE j.kind = #{kind} "
+            + "AND j.phase IN ('WAITING', 'RUNNING') AND j.held_until < NOW(3) AND NOT j.cancelled "
+            + "AND i.parts > 0 AND i.megabytes <= #{megabytes} AND i.tries < #{tries} "
+            + "ORDER BY j.held_until LIMIT 1 FOR UPDATE SKIP LOCKED")
+    String left(@Param("kind") String kind, @Param("megabytes") int megabytes, @Param("tries") int tries);
+
+    @Update("UPDATE job SET holder = #{holder}, held_until = NOW(3) + INTERVAL #{seconds} SECOND WHERE id = #{id}")
+    int takeUp(@Param("id") String id, @Param("holder") String holder, @Param("seconds") int seconds);
+
+    @Update("UPDATE job_input SET tries = tries + 1 WHERE job_id = #{id}")
+    int tried(String id);
+
+    @Select("SELECT project_id, name, file_name, person, account, address, from_window, megabytes FROM job_input "
+            + "WHERE job_id = #{id}")
+    Brought input(String id);
+
+    /** One, or none. */
+    @Select("SELECT content FROM job_input_part WHERE job_id = #{id} AND part = #{part}")
+    List<byte[]> inputPart(@Param("id") String id, @Param("part") int part);
+
+    /** Only with the end that its holder told. */
+    @Delete("DELETE FROM job_input WHERE job_id = #{id} "
+            + "AND EXISTS (SELECT 1 FROM job j WHERE j.id = #{id} AND j.holder = #{holder})")
+    int removeInput(@Param("id") String id, @Param("holder") String holder);
+
+    @Update("UPDATE job SET held_until = NOW(3) - INTERVAL 1000 MICROSECOND WHERE id = #{id} AND holder = #{holder}")
+    int release(@Param("id") String id, @Param("holder") String holder);
 
     @Update("UPDATE job SET cancelled = TRUE WHERE id = #{id}")
     int cancel(String id);

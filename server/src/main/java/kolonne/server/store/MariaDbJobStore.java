@@ -1,8 +1,10 @@
 package kolonne.server.store;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -14,13 +16,22 @@ public final class MariaDbJobStore implements JobStore {
     private static final int KEPT = 10;
     /** Files of all servers that are kept; the oldest go first. */
     private static final int MOST_FILES = 40;
+    /** Holders that an import may cost. */
+    static final int MOST_TRIES = 3;
     /** Bytes of a part. */
     private static final int PART = 4 << 20;
 
     private final Database database;
+    private final boolean files;
 
     public MariaDbJobStore(Database database) {
+        this(database, true);
+    }
+
+    /** @param files whether files that work makes are kept; not where one server alone gives them out */
+    public MariaDbJobStore(Database database, boolean files) {
         this.database = database;
+        this.files = files;
     }
 
     @Override
@@ -29,15 +40,16 @@ public final class MariaDbJobStore implements JobStore {
             JobMapper m = s.getMapper(JobMapper.class);
             m.tell(row, ended ? 0 : HELD);
             if (ended) {
+                m.removeInput(row.id(), row.holder());
                 m.forget(KEPT);
             }
-            return m.cancelled(row.id());
+            return m.unwanted(row.id(), row.holder());
         });
     }
 
     @Override
     public Optional<JobRow> find(String id) {
-        return Optional.ofNullable(database.in(s -> s.getMapper(JobMapper.class).find(id)));
+        return Optional.ofNullable(database.in(s -> s.getMapper(JobMapper.class).find(id, MOST_TRIES)));
     }
 
     @Override
@@ -46,13 +58,65 @@ public final class MariaDbJobStore implements JobStore {
     }
 
     @Override
+    public boolean bring(String id, Brought what, byte[] content) {
+        database.in(s -> s.getMapper(JobMapper.class).insertInput(id, what));
+        int parts = 0;
+        // one transaction a part, as of the files that work makes
+        for (int from = 0; from < content.length; from += PART) {
+            byte[] part = Arrays.copyOfRange(content, from, Math.min(content.length, from + PART));
+            int number = parts++;
+            database.in(s -> s.getMapper(JobMapper.class).insertInputPart(id, number, part));
+        }
+        int all = parts;
+        return database.in(s -> s.getMapper(JobMapper.class).whole(id, all)) > 0 && all > 0;
+    }
+
+    @Override
+    public Optional<Left> takeUp(String kind, String holder, int megabytes) {
+        String id = database.in(s -> {
+            JobMapper m = s.getMapper(JobMapper.class);
+            String left = m.left(kind, megabytes, MOST_TRIES);
+            if (left != null) {
+                m.takeUp(left, holder, HELD);
+                m.tried(left);
+            }
+            return left;
+        });
+        return Optional.ofNullable(id).map(i -> new Left(i, input(i), content(i)));
+    }
+
+    private Brought input(String id) {
+        return database.in(s -> s.getMapper(JobMapper.class).input(id));
+    }
+
+    private byte[] content(String id) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        int part = 0;
+        for (List<byte[]> b = inputPart(id, part); !b.isEmpty(); b = inputPart(id, part)) {
+            out.writeBytes(b.get(0));
+            part++;
+        }
+        return out.toByteArray();
+    }
+
+    private List<byte[]> inputPart(String id, int part) {
+        return database.in(s -> s.getMapper(JobMapper.class).inputPart(id, part));
+    }
+
+    @Override
+    public void release(String id, String holder) {
+        database.in(s -> s.getMapper(JobMapper.class).release(id, holder));
+    }
+
+    @Override
     public void keep(String id, String type, String name, InputStream content) throws IOException {
         // one transaction a part: a large file holds no other work up
-        boolean told = database.in(s -> {
-            JobMapper m = s.getMapper(JobMapper.class);
-            m.files().stream().skip(MOST_FILES - 1L).forEach(m::removeFile);
-            return m.insertFile(id, type, name) > 0;
-        });
+        boolean told = files
+                && database.in(s -> {
+                    JobMapper m = s.getMapper(JobMapper.class);
+                    m.files().stream().skip(MOST_FILES - 1L).forEach(m::removeFile);
+                    return m.insertFile(id, type, name) > 0;
+                });
         int part = 0;
         for (byte[] b = content.readNBytes(PART); told && b.length > 0; b = content.readNBytes(PART)) {
             byte[] bytes = b;

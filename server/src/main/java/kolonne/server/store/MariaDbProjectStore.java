@@ -54,9 +54,9 @@ public final class MariaDbProjectStore implements ProjectStore {
     }
 
     @Override
-    public ProjectRow create(String name, String fileName, byte[] model, String basisJson, String effects) {
+    public ProjectRow create(String id, String name, String fileName, byte[] model, String basisJson, String effects) {
         LocalDateTime now = Database.now();
-        ProjectRow row = new ProjectRow(newId(), name, now, now, 1);
+        ProjectRow row = new ProjectRow(id, name, now, now, 1);
         return signed((m, log) -> {
             m.insertProject(row);
             m.insertModelFile(new ModelFileRow(row.id(), fileName, gzip(model)));

@@ -15,7 +15,12 @@ public interface ProjectStore {
     Optional<ProjectRow> find(String id);
 
     /** Stores a new project with its model and first command in one transaction. @param effects marks of its lines and stacks */
-    ProjectRow create(String name, String fileName, byte[] model, String basisJson, String effects);
+    default ProjectRow create(String name, String fileName, byte[] model, String basisJson, String effects) {
+        return create(newId(), name, fileName, model, basisJson, effects);
+    }
+
+    /** The same under an id of one's own. */
+    ProjectRow create(String id, String name, String fileName, byte[] model, String basisJson, String effects);
 
     /** The model as uploaded when the project began. */
     ModelFileRow model(String id);

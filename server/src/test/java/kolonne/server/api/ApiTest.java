@@ -222,12 +222,12 @@ class ApiTest {
                     call("GET", "/api/jobs/" + job.get("id").asText(), null).body());
         }
         assertEquals("file.truncated", job.get("findings").get(0).get("code").asText());
-        verify(store, never()).create(any(), any(), any(), any(), any());
+        verify(store, never()).create(any(), any(), any(), any(), any(), any());
     }
 
     @Test
     void aSoundUploadBecomesAProject() throws IOException, InterruptedException {
-        when(store.create(any(), eq("m.json"), any(), any(), any()))
+        when(store.create(any(), any(), eq("m.json"), any(), any(), any()))
                 .thenReturn(new ProjectRow("new", "n", NOW, NOW, 1));
         JsonNode job = JSON.readTree(call(
                         "POST",

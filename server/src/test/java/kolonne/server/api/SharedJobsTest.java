@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
@@ -26,6 +27,10 @@ import kolonne.core.demo.DemoOptions;
 import kolonne.exchange.model.ModelWriter;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.MadeFiles;
+import kolonne.server.store.Brought;
+import kolonne.server.store.By;
+import kolonne.server.store.DeedRow;
+import kolonne.server.store.Ids;
 import kolonne.server.store.JobRow;
 import kolonne.server.store.MariaDbJobStore;
 import org.junit.jupiter.api.AfterEach;
@@ -160,13 +165,112 @@ class SharedJobsTest {
                 List.of(lost.phase(), lost.findings().get(0).code()));
     }
 
+    /** The file that a server was at when it died is read by another, under the same job, and stored once. */
+    @Test
+    void anImportOfAServerThatDiedIsTakenUp() throws InterruptedException, IOException, SQLException {
+        byte[] model = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(60)));
+        String project = Ids.random();
+        String id = left("RUNNING", project, model, 1);
+        Job there = at(two, id);
+        Job.Status end = until(there, Job.Status::ended);
+        assertEquals(List.of(Job.Phase.DONE, project), List.of(end.phase(), end.result()), end.toString());
+        assertEquals("Left 図", two.store.find(project).orElseThrow().name());
+        assertEquals(
+                List.of("Zoë"),
+                two.store.deeds(project).stream().map(DeedRow::person).toList(),
+                "whoever brought it");
+        // the same once more, by one that died before it told of the project that it had stored
+        String again = left("RUNNING", project, model, 1);
+        assertEquals(project, until(at(one, again), Job.Status::ended).result());
+        assertEquals(1, two.store.find(project).orElseThrow().version());
+        two.store.delete(project, "");
+        two.store.remove(project);
+        assertEquals(
+                List.of(0, 0),
+                List.of(count("job_input", id), count("job_input_part", id)),
+                "nothing of the file is left");
+    }
+
+    /** Three holders that it has cost are enough; what was stopped is not begun again; a damaged file fails with what is wrong with it. */
+    @Test
+    void whatNobodyShouldTakeUp() throws InterruptedException, IOException, SQLException {
+        byte[] model = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(60)));
+        String thrice = left("RUNNING", Ids.random(), model, 3);
+        assertEquals(
+                "server.lost",
+                until(at(two, thrice), Job.Status::ended).findings().get(0).code());
+        String stopped = left("RUNNING", Ids.random(), model, 3);
+        sql("UPDATE job SET cancelled = TRUE WHERE id = '" + stopped + "'");
+        sql("UPDATE job_input SET tries = 1 WHERE job_id = '" + stopped + "'");
+        assertEquals(
+                "server.lost",
+                until(at(two, stopped), Job.Status::ended).findings().get(0).code());
+        String bad = left("WAITING", Ids.random(), new byte[] {'{'}, 1);
+        Job.Status failed = until(at(two, bad), Job.Status::ended);
+        assertEquals(Job.Phase.FAILED, failed.phase());
+        assertTrue(!failed.findings().get(0).code().startsWith("server"), failed.toString());
+    }
+
+    /** One that is told to stop leaves its import to the other at once, which goes on under the same job. */
+    @Test
+    void aServerThatEndsHandsItsImportOver() throws InterruptedException, IOException, SQLException {
+        CountDownLatch begun = new CountDownLatch(1);
+        one.jobs.does("import", (j, what, content) -> {
+            begun.countDown();
+            while (true) {
+                j.stopIfCancelled();
+                Thread.onSpinWait();
+            }
+        });
+        byte[] model = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(60)));
+        String id = Requests.upload(one.javalin, "/api/projects?name=Handed", model)
+                .get("id")
+                .asText();
+        Job there = at(two, id);
+        assertTrue(begun.await(60, TimeUnit.SECONDS));
+        one.jobs.close();
+        Job.Status end = until(there, Job.Status::ended);
+        assertEquals(Job.Phase.DONE, end.phase(), end.toString());
+        assertEquals("Handed", two.store.find(end.result()).orElseThrow().name());
+        Requests.send(two.javalin, "DELETE", "/api/projects/" + end.result(), null);
+    }
+
+    /** An import as a server leaves it that dies: told, brought, and not heard of any more. */
+    private String left(String phase, String project, byte[] model, int tries) throws SQLException, IOException {
+        MariaDbJobStore dead = new MariaDbJobStore(one.database);
+        String id = UUID.randomUUID().toString();
+        dead.tell(new JobRow(id, "import", null, "dead", false, phase, "reading", 0, 0, null, null, false), false);
+        By by = new By("Zoë", null, "10.0.0.7", "w1");
+        assertTrue(dead.bring(id, Brought.of(project, "Left 図", "left.json", by, 1), model));
+        sql("UPDATE job_input SET tries = " + tries + " WHERE job_id = '" + id + "'");
+        silent(id);
+        return id;
+    }
+
+    private static int count(String table, String id) throws SQLException, IOException {
+        try (Connection c = connection();
+                Statement s = c.createStatement();
+                ResultSet r = s.executeQuery("SELECT COUNT(*) FROM " + table + " WHERE job_id = '" + id + "'")) {
+            r.next();
+            return r.getInt(1);
+        }
+    }
+
     /** Not heard of since a second longer than anybody waits. */
     private static void silent(String id) throws SQLException, IOException {
+        sql("UPDATE job SET held_until = NOW(3) - INTERVAL 1 SECOND WHERE id = '" + id + "'");
+    }
+
+    private static void sql(String statement) throws SQLException, IOException {
+        try (Connection c = connection();
+                Statement s = c.createStatement()) {
+            s.executeUpdate(statement);
+        }
+    }
+
+    private static Connection connection() throws SQLException, IOException {
         String password = Files.readString(Path.of(System.getenv("KOLONNE_TEST_DB_PASSWORD_FILE")))
                 .strip();
-        try (Connection c = DriverManager.getConnection(System.getenv("KOLONNE_TEST_DB"), "app", password);
-                Statement s = c.createStatement()) {
-            s.executeUpdate("UPDATE job SET held_until = NOW(3) - INTERVAL 1 SECOND WHERE id = '" + id + "'");
-        }
+        return DriverManager.getConnection(System.getenv("KOLONNE_TEST_DB"), "app", password);
     }
 }

@@ -61,8 +61,8 @@ public final class MemoryStore implements ProjectStore {
 
     @Override
     public synchronized ProjectRow create(
-            String name, String fileName, byte[] model, String basisJson, String effects) {
-        ProjectRow row = new ProjectRow("m" + projects.size(), name, NOW, NOW, 1);
+            String id, String name, String fileName, byte[] model, String basisJson, String effects) {
+        ProjectRow row = new ProjectRow(id, name, NOW, NOW, 1);
         projects.put(row.id(), row);
         models.put(row.id(), new ModelFileRow(row.id(), fileName, model));
         commands.add(new CommandRow(row.id(), 1, "set-basis", basisJson, NOW, "", effects));

@@ -11,7 +11,6 @@ import java.util.function.BiPredicate;
  * <p>x along the width and z upwards from any origin; moments about the centroid of the concrete, positive with compression upwards and towards the right.
  */
 final class FibreColumn {
-    private static final int GRID = 400;
     private static final double ES = 200_000;
     /** Bars this near to the edge of the block are in it [mm]. */
     private static final double EDGE = 4;
@@ -63,23 +62,24 @@ final class FibreColumn {
         }
     }
 
-    /** @param corners of the outline; none of a circle. @param radius of a circle about the origin. @param askew direction of the grid, along no side */
+    /** @param corners of the outline; none of a circle. @param radius of a circle about the origin. @param askew direction of the grid, along no side; it has {@code grid} squares a side */
     FibreColumn(
             double[][] corners,
             double radius,
             BiPredicate<Double, Double> inside,
             double askew,
+            int grid,
             List<Rod> bars,
             Rules rules) {
         double half = radius;
         for (double[] c : corners) {
             half = Math.max(half, Math.hypot(c[0], c[1]));
         }
-        double d = 2 * half / GRID;
+        double d = 2 * half / grid;
         List<double[]> cells = new ArrayList<>();
-        for (int i = 0; i < GRID * GRID; i++) {
-            double u = -half + (i / GRID + 0.5) * d;
-            double v = -half + (i % GRID + 0.5) * d;
+        for (int i = 0; i < grid * grid; i++) {
+            double u = -half + (i / grid + 0.5) * d;
+            double v = -half + (i % grid + 0.5) * d;
             double px = u * Math.cos(askew) - v * Math.sin(askew);
             double pz = u * Math.sin(askew) + v * Math.cos(askew);
             if (inside.test(px, pz)) {

@@ -33,6 +33,8 @@ public final class GeneralSurface implements StrengthSurface {
     private static final double NEAR_END = 2e-3;
     /** The same beside a tip. */
     private static final double NEAR_TIP = 1e-7;
+    /** The same beside pure compression where no axis meets the ray. */
+    private static final double NEAR_LOOP = 1e-2;
     /** The same where what is found passes the code's cap on axial force by far, and how far. */
     private static final double NEAR_CAPPED = 0.03;
 
@@ -267,7 +269,7 @@ public final class GeneralSurface implements StrengthSurface {
     /**
      * The same where the ray passes by a tip of the surface; null where what is found there is not on the ray.
      *
-     * @param atEnd takes what is near to the ray, and beside pure compression, where no axis may meet it, what is so strong that the code's cap governs
+     * @param atEnd takes what is near to the ray, and beside pure compression, where no axis may meet it, the nearest, farther off if it is so strong that the code's cap governs
      */
     private double[] besideTip(double[] d, double[][] atEnd) {
         double[] found = new BesideTip(
@@ -281,8 +283,9 @@ public final class GeneralSurface implements StrengthSurface {
             return found;
         }
         double cap = d[0] > 0 ? section.axialCap() / d[0] : Double.POSITIVE_INFINITY;
+        boolean pushed = d[0] > 0 && left < NEAR_LOOP;
         boolean capped = left < NEAR_CAPPED && cap < CAPPED * r.phi() * Math.sqrt(Vectors.dot(v, v));
-        if (atEnd[0] == null && (left < NEAR_END || capped)) {
+        if (atEnd[0] == null && (left < NEAR_END || pushed || capped)) {
             atEnd[0] = found;
         }
         return null;

@@ -23,9 +23,9 @@ import kolonne.exchange.forces.ForceRows;
 import kolonne.exchange.forces.ForceTable;
 import kolonne.exchange.json.MayBeNull;
 import kolonne.exchange.model.EditWriter;
-import kolonne.server.project.Held;
 import kolonne.server.project.Projects;
 import kolonne.server.store.MappingRow;
+import kolonne.server.store.Upload;
 
 /** Station forces solved elsewhere: upload, mapping of columns, preview, import. */
 final class ForceRoutes {
@@ -34,12 +34,6 @@ final class ForceRoutes {
     private static final List<String> COMPONENTS = List.of("N", "Vy", "Vz", "T", "My", "Mz");
 
     private final Projects projects;
-    private static final int MOST_TABLES = 6;
-    private final Held<Upload> uploads =
-            new Held<>(MOST_TABLES, "The table is no longer held; choose the file again.", u -> u.bytes().length);
-
-    /** A table of forces between upload and import. */
-    private record Upload(String fileName, byte[] bytes) {}
 
     ForceRoutes(Projects projects) {
         this.projects = projects;
@@ -59,8 +53,7 @@ final class ForceRoutes {
                         "/api/projects/{id}/force-files/{file}",
                         "An uploaded table with the proposed mapping of one of its sheets",
                         ForceFileDto.class,
-                        c -> c.json(described(
-                                c, c.pathParam("file"), uploads.get(c.pathParam("file")), c.queryParam("sheet"))),
+                        c -> c.json(described(c, c.pathParam("file"), chosen(c), c.queryParam("sheet"))),
                         "sheet"),
                 new Route(
                         HandlerType.POST,
@@ -142,13 +135,17 @@ final class ForceRoutes {
         String name = Optional.ofNullable(c.queryParam("fileName")).orElse("forces");
         byte[] bytes = c.bodyAsBytes();
         table(bytes, null); // what is no table is not kept
-        String file = uploads.put(new Upload(name, bytes));
-        c.json(described(c, file, uploads.get(file), null));
+        Upload u = new Upload(c.pathParam("id"), Projects.cut(name), bytes);
+        c.json(described(c, projects.forceTables().put(u), u, null));
+    }
+
+    private Upload chosen(Context c) {
+        return projects.forceTables().get(c.pathParam("id"), c.pathParam("file"));
     }
 
     private ForceFileDto described(Context c, String file, Upload u, String sheet) {
         Building b = projects.model(c.pathParam("id")).building();
-        ForceTable t = table(u.bytes(), sheet);
+        ForceTable t = table(u.content(), sheet);
         ForceProposal p = ForceProposal.of(t, b);
         List<SavedDto> saved = projects.mappings().stream()
                 .map(m -> new SavedDto(m.name(), read(m.body()).mapping()))
@@ -230,7 +227,7 @@ final class ForceRoutes {
     private void preview(Context c) {
         UseDto use = Body.of(c, UseDto.class);
         Building b = projects.model(c.pathParam("id")).building();
-        ForceTable t = table(uploads.get(c.pathParam("file")).bytes(), use.sheet());
+        ForceTable t = table(chosen(c).content(), use.sheet());
         ForceRows.Read r = ForceRows.read(t, mapping(use), b, Integer.MAX_VALUE);
         boolean us = b.unitSystem().equals("US");
         double f = us ? 4448.2216152605 : 1000;
@@ -283,7 +280,7 @@ final class ForceRoutes {
     private void take(Context c) {
         UseDto use = Body.of(c, UseDto.class);
         Building b = projects.model(c.pathParam("id")).building();
-        ForceTable t = table(uploads.get(c.pathParam("file")).bytes(), use.sheet());
+        ForceTable t = table(chosen(c).content(), use.sheet());
         ForceRows.Read r = ForceRows.read(t, mapping(use), b, Integer.MAX_VALUE);
         if (r.forces().isEmpty()) {
             throw new BadRequest(Problem.of(422, "forces", "No row of the table could be used.", r.findings()));

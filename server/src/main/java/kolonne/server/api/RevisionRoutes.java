@@ -4,7 +4,6 @@ import io.javalin.http.Context;
 import io.javalin.http.HandlerType;
 import java.util.List;
 import java.util.Locale;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import kolonne.core.revision.CaseTotals;
 import kolonne.core.revision.Difference;
@@ -97,11 +96,7 @@ final class RevisionRoutes {
     }
 
     private RevisedModel revision(Context c) {
-        RevisedModel r = projects.revisions().get(c.pathParam("revision"));
-        if (!r.project().equals(c.pathParam("id"))) {
-            throw new NoSuchElementException("The file was chosen for another project; choose it here again.");
-        }
-        return r;
+        return projects.revisions().get(c.pathParam("id"), c.pathParam("revision"));
     }
 
     private void compared(Context c) {

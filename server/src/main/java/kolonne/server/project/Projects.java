@@ -10,6 +10,7 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
+import java.util.function.Function;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
@@ -38,6 +39,7 @@ import kolonne.server.store.ModelFileRow;
 import kolonne.server.store.ProjectRow;
 import kolonne.server.store.ProjectStore;
 import kolonne.server.store.Shared;
+import kolonne.server.store.Upload;
 
 /** All projects: stored through a {@link ProjectStore}, the ones in use kept in memory with their design. */
 public final class Projects {
@@ -46,6 +48,8 @@ public final class Projects {
     private static final int MOST_FOLLOWED = 18;
     /** Newer models between upload and adoption: each may be as large as a model. */
     private static final int MOST_REVISIONS = 4;
+    /** The same of tables of forces. */
+    private static final int MOST_TABLES = 6;
 
     private static final int MOST_WAITING = 40;
     private static final Duration PATIENCE = Duration.ofSeconds(5);
@@ -54,8 +58,8 @@ public final class Projects {
     private final Jobs jobs;
     private final Map<String, Workspace> open = new ConcurrentHashMap<>();
     private final Map<String, CommandLog> logs = new ConcurrentHashMap<>();
-    private final Held<RevisedModel> revisions = new Held<>(
-            MOST_REVISIONS, "The newer model is no longer held; choose the file again.", r -> r.bytes().length);
+    private final Held<RevisedModel> revisions;
+    private final Held<Upload> forceTables;
     private final Semaphore waiting = new Semaphore(MOST_WAITING);
     private final Changes changes;
     private final ProjectPaper paper;
@@ -77,6 +81,22 @@ public final class Projects {
         this.store = store;
         this.jobs = jobs;
         this.designs = new Designs(this, jobs, shared);
+        this.revisions = new Held<>(
+                new Held.Kind<>(
+                        "revision",
+                        MOST_REVISIONS,
+                        "The newer model is no longer held; choose the file again.",
+                        r -> new Upload(r.project(), r.fileName(), r.bytes()),
+                        this::revised),
+                shared.uploads());
+        this.forceTables = new Held<>(
+                new Held.Kind<>(
+                        "forces",
+                        MOST_TABLES,
+                        "The table is no longer held; choose the file again.",
+                        Function.identity(),
+                        Function.identity()),
+                shared.uploads());
         this.changes = new Changes(this, store);
         this.paper = new ProjectPaper(this, store);
         this.bases = new KeptBases(store);
@@ -175,16 +195,29 @@ public final class Projects {
 
     /** Starts reading a newer model of a project's building; the job's result is its name among {@link #revisions}. */
     public Job readRevision(String id, String fileName, byte[] bytes) {
-        Workspace w = model(id);
+        model(id);
         return jobs.start("revision", id, Imports.memory(bytes), job -> {
             job.at("reading the model", 0, 0);
-            ModelReader.Read read = ModelReader.read(bytes);
-            if (!read.sound()) {
-                throw new Jobs.Refused(read.findings());
-            }
-            String units = w.building().unitSystem();
-            return revisions.put(new RevisedModel(id, cut(fileName), bytes, shown(read, units)));
+            return revisions.put(revised(new Upload(id, cut(fileName), bytes)));
         });
+    }
+
+    /** A newer model that another server read, or this one before. */
+    private RevisedModel revised(Upload u) {
+        ModelReader.Read read = ModelReader.read(u.content());
+        if (!read.sound()) {
+            throw new Jobs.Refused(read.findings());
+        }
+        return new RevisedModel(
+                u.project(),
+                u.fileName(),
+                u.content(),
+                shown(read, model(u.project()).building().unitSystem()));
+    }
+
+    /** Tables of station forces that are not taken in yet. */
+    public Held<Upload> forceTables() {
+        return forceTables;
     }
 
     /** Newer models that were read and are not adopted yet. */
@@ -222,7 +255,7 @@ public final class Projects {
     }
 
     /** On one line, no longer than names are. */
-    static String cut(String s) {
+    public static String cut(String s) {
         return cut(s.replaceAll("\\p{Cntrl}", " ").strip(), 180);
     }
 

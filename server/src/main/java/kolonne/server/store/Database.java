@@ -48,6 +48,7 @@ public final class Database implements AutoCloseable {
         mybatis.addMapper(TaskMapper.class);
         mybatis.addMapper(JobMapper.class);
         mybatis.addMapper(PresenceMapper.class);
+        mybatis.addMapper(UploadMapper.class);
         sessions = new SqlSessionFactoryBuilder().build(mybatis);
     }
 

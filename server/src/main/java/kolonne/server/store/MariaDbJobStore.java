@@ -1,10 +1,8 @@
 package kolonne.server.store;
 
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -18,8 +16,6 @@ public final class MariaDbJobStore implements JobStore {
     private static final int MOST_FILES = 40;
     /** Holders that an import may cost. */
     static final int MOST_TRIES = 3;
-    /** Bytes of a part. */
-    private static final int PART = 4 << 20;
 
     private final Database database;
     private final boolean files;
@@ -60,14 +56,9 @@ public final class MariaDbJobStore implements JobStore {
     @Override
     public boolean bring(String id, Brought what, byte[] content) {
         database.in(s -> s.getMapper(JobMapper.class).insertInput(id, what));
-        int parts = 0;
-        // one transaction a part, as of the files that work makes
-        for (int from = 0; from < content.length; from += PART) {
-            byte[] part = Arrays.copyOfRange(content, from, Math.min(content.length, from + PART));
-            int number = parts++;
-            database.in(s -> s.getMapper(JobMapper.class).insertInputPart(id, number, part));
-        }
-        int all = parts;
+        int all = Parts.each(
+                content,
+                (part, bytes) -> database.in(s -> s.getMapper(JobMapper.class).insertInputPart(id, part, bytes)));
         return database.in(s -> s.getMapper(JobMapper.class).whole(id, all)) > 0 && all > 0;
     }
 
@@ -90,17 +81,8 @@ public final class MariaDbJobStore implements JobStore {
     }
 
     private byte[] content(String id) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        int part = 0;
-        for (List<byte[]> b = inputPart(id, part); !b.isEmpty(); b = inputPart(id, part)) {
-            out.writeBytes(b.get(0));
-            part++;
-        }
-        return out.toByteArray();
-    }
-
-    private List<byte[]> inputPart(String id, int part) {
-        return database.in(s -> s.getMapper(JobMapper.class).inputPart(id, part));
+        return Parts.joined(
+                part -> database.in(s -> s.getMapper(JobMapper.class).inputPart(id, part)));
     }
 
     @Override
@@ -118,7 +100,7 @@ public final class MariaDbJobStore implements JobStore {
                     return m.insertFile(id, type, name) > 0;
                 });
         int part = 0;
-        for (byte[] b = content.readNBytes(PART); told && b.length > 0; b = content.readNBytes(PART)) {
+        for (byte[] b = content.readNBytes(Parts.SIZE); told && b.length > 0; b = content.readNBytes(Parts.SIZE)) {
             byte[] bytes = b;
             int number = part++;
             database.in(s -> s.getMapper(JobMapper.class).insertPart(id, number, bytes));

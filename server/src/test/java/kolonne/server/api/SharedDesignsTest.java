@@ -66,7 +66,7 @@ class SharedDesignsTest {
         doThrow(new IllegalStateException("it would be designed again"))
                 .when(none)
                 .take(any(), any(), anyInt(), any(), any());
-        return new Shared(s.designs(), none, s.presence());
+        return new Shared(s.designs(), none, s.presence(), s.uploads());
     }
 
     private JsonNode await(DatabaseServer at, Predicate<JsonNode> what) throws IOException, InterruptedException {

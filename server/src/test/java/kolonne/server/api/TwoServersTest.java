@@ -141,6 +141,29 @@ class TwoServersTest {
         Requests.ask(two.javalin, 404, "GET", project + "/results", null);
     }
 
+    /** A table that one took is mapped at the other; a newer model that one read is compared and adopted at the other, once. */
+    @Test
+    void filesBetweenUploadAndUseAreThereForBoth() throws IOException, InterruptedException {
+        String csv = "Bar;LC;Dist (mm);Axial (N)\nnobody;G;0;0\n";
+        JsonNode file = ask(one, 200, "POST", "/force-files?fileName=t.csv", csv);
+        String table = "/force-files/" + file.get("file").asText();
+        assertEquals(file, ask(two, 200, "GET", table + "?sheet=", null));
+        byte[] newer = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(90)));
+        String job = Requests.upload(one.javalin, project + "/revisions?fileName=newer.json", newer)
+                .get("id")
+                .asText();
+        JsonNode read;
+        do {
+            Thread.sleep(20);
+            read = Requests.ask(one.javalin, 200, "GET", "/api/jobs/" + job, null);
+        } while (read.get("result").isNull() && !read.get("phase").asText().equals("failed"));
+        String revision = "/revisions/" + read.get("result").asText();
+        assertEquals(ask(one, 200, "GET", revision, null), ask(two, 200, "GET", revision, null));
+        change(two, 200, 1, "POST", revision, "{\"keepOwn\":true}");
+        alike(2);
+        ask(two, 404, "GET", revision, null);
+    }
+
     /** An edit on the other server at once after one here stands on it, though nobody has looked yet. */
     @Test
     void aChangeStandsOnWhatTheOtherStoredAMomentBefore() throws IOException, InterruptedException {

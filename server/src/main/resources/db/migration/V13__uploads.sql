@@ -1,4 +1,4 @@
--- Files between upload and use: newer models and tables of forces, for whichever server is asked next. Gone when they are used, with their project, and after a day.
+-- What waits to be used, for whichever server is asked next: newer models and tables of forces that were uploaded, curves of types that were made. Gone when it is used, with its project, and after a day.
 CREATE TABLE upload (
   id          CHAR(36)     CHARACTER SET ascii NOT NULL PRIMARY KEY,
   project_id  CHAR(12)     NOT NULL,

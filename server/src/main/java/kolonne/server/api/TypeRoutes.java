@@ -233,7 +233,7 @@ final class TypeRoutes {
     private void curve(Context c) {
         Role role = role(c.pathParam("role"));
         BuildingDesign d = ResultRoutes.published(projects, c).design();
-        Curve curve = projects.curve(c.pathParam("id"), role);
+        Curve curve = projects.curves().find(c.pathParam("id"), role).orElse(null);
         TypeCountDto now = now(d, role);
         c.json(
                 curve == null
@@ -277,12 +277,15 @@ final class TypeRoutes {
     private void make(Context c) {
         ResultRoutes.published(projects, c);
         c.status(202);
-        c.json(Answers.JobDto.of(
-                projects.makeCurve(c.pathParam("id"), role(c.pathParam("role"))).status()));
+        c.json(Answers.JobDto.of(projects.curves()
+                .make(c.pathParam("id"), role(c.pathParam("role")))
+                .status()));
     }
 
     private Curve made(Context c) {
-        Curve curve = projects.curve(c.pathParam("id"), role(c.pathParam("role")));
+        Curve curve = projects.curves()
+                .find(c.pathParam("id"), role(c.pathParam("role")))
+                .orElse(null);
         if (curve == null) {
             throw new BadRequest(
                     409,
@@ -375,7 +378,9 @@ final class TypeRoutes {
         TypeChangeDto asked = Body.of(c, TypeChangeDto.class);
         String id = c.pathParam("id");
         TypeChange change = new TypeChange(ResultRoutes.published(projects, c).design());
-        Curve curve = "adopt".equals(asked.action()) ? projects.curve(id, role(asked.role())) : null;
+        Curve curve = "adopt".equals(asked.action())
+                ? projects.curves().find(id, role(asked.role())).orElse(null)
+                : null;
         if (curve == null && "adopt".equals(asked.action())) {
             throw new BadRequest(
                     409,

@@ -120,7 +120,7 @@ public final class Jobs implements AutoCloseable {
     private void takeUp(String kind) {
         elsewhere.takeUp(kind, megabytes).ifPresent(left -> {
             LOG.info("job {} was left by another server and is done here", left.id());
-            Job job = new Job(left.id(), kind, null);
+            Job job = new Job(left.id(), kind, left.project());
             job.brought();
             takenUp.put(left.id(), job);
             run(pool, job, left.what().megabytes(), j -> makings.get(kind).of(j, left.what(), left.content()));
@@ -164,9 +164,9 @@ public final class Jobs implements AutoCloseable {
     }
 
     /** Starts work on a file that was brought, as {@link #does} says; another server takes it up if this one dies. */
-    public Job start(String kind, Brought what, byte[] content) {
+    public Job start(String kind, String project, Brought what, byte[] content) {
         admitted(what.megabytes());
-        Job job = new Job(UUID.randomUUID().toString(), kind, null);
+        Job job = new Job(UUID.randomUUID().toString(), kind, project);
         elsewhere.tell(job);
         elsewhere.bring(job, what, content);
         known(job);

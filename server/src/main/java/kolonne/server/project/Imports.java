@@ -48,7 +48,10 @@ final class Imports {
         long memory = ProjectArchive.isOne(bytes) ? ARCHIVE * ProjectArchive.mostUnpacked(bytes) : memory(bytes);
         String title = name == null || name.isBlank() ? null : Projects.cut(name);
         return jobs.start(
-                KIND, Brought.of(Ids.random(), title, Projects.cut(fileName), by.by(), Jobs.megabytes(memory)), bytes);
+                KIND,
+                null,
+                Brought.of(Ids.random(), title, Projects.cut(fileName), by.by(), Jobs.megabytes(memory)),
+                bytes);
     }
 
     /** What a model takes while it is read, by its size; a zip holds about eight times as much [bytes]. */

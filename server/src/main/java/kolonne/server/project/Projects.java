@@ -15,7 +15,6 @@ import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
-import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingMarks;
 import kolonne.core.design.HandSet;
 import kolonne.core.finding.Finding;
@@ -23,15 +22,14 @@ import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.ModelCheck;
-import kolonne.core.model.Role;
-import kolonne.core.type.Curve;
-import kolonne.core.type.CurveMaker;
 import kolonne.core.type.Types;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.model.ModelReader;
 import kolonne.exchange.model.ModelWriter;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
+import kolonne.server.store.Brought;
+import kolonne.server.store.By;
 import kolonne.server.store.CommandRow;
 import kolonne.server.store.DeedRow;
 import kolonne.server.store.MappingRow;
@@ -44,6 +42,7 @@ import kolonne.server.store.Upload;
 /** All projects: stored through a {@link ProjectStore}, the ones in use kept in memory with their design. */
 public final class Projects {
     private static final JsonMapper JSON = new JsonMapper();
+    private static final String REVISION = "revision";
     private static final int MOST_IN_MEMORY = 6;
     private static final int MOST_FOLLOWED = 18;
     /** Newer models between upload and adoption: each may be as large as a model. */
@@ -60,6 +59,7 @@ public final class Projects {
     private final Map<String, CommandLog> logs = new ConcurrentHashMap<>();
     private final Held<RevisedModel> revisions;
     private final Held<Upload> forceTables;
+    private final Curves curves;
     private final Semaphore waiting = new Semaphore(MOST_WAITING);
     private final Changes changes;
     private final ProjectPaper paper;
@@ -81,14 +81,16 @@ public final class Projects {
         this.store = store;
         this.jobs = jobs;
         this.designs = new Designs(this, jobs, shared);
+        this.curves = new Curves(this, jobs, shared.uploads());
         this.revisions = new Held<>(
                 new Held.Kind<>(
-                        "revision",
+                        REVISION,
                         MOST_REVISIONS,
                         "The newer model is no longer held; choose the file again.",
                         r -> new Upload(r.project(), r.fileName(), r.bytes()),
                         this::revised),
                 shared.uploads());
+        jobs.does(REVISION, this::readRevision);
         this.forceTables = new Held<>(
                 new Held.Kind<>(
                         "forces",
@@ -195,11 +197,14 @@ public final class Projects {
 
     /** Starts reading a newer model of a project's building; the job's result is its name among {@link #revisions}. */
     public Job readRevision(String id, String fileName, byte[] bytes) {
-        model(id);
-        return jobs.start("revision", id, Imports.memory(bytes), job -> {
-            job.at("reading the model", 0, 0);
-            return revisions.put(revised(new Upload(id, cut(fileName), bytes)));
-        });
+        find(id);
+        int megabytes = Jobs.megabytes(Imports.memory(bytes));
+        return jobs.start(REVISION, id, Brought.of(id, null, cut(fileName), By.NOBODY, megabytes), bytes);
+    }
+
+    private String readRevision(Job job, Brought what, byte[] bytes) {
+        job.at("reading the model", 0, 0);
+        return revisions.put(revised(new Upload(what.projectId(), what.fileName(), bytes)));
     }
 
     /** A newer model that another server read, or this one before. */
@@ -401,39 +406,9 @@ public final class Projects {
         return history(id).types();
     }
 
-    private Workspace.CurveKey curveKey(String id, Role role) {
-        EditHistory h = history(id);
-        return new Workspace.CurveKey(
-                role, h.modelVersion(), h.basisVersions(), h.hand(), h.types().tolerance());
-    }
-
-    /** The curve of types of the newest model, basis and cages by hand; null if it is still to be made. */
-    public Curve curve(String id, Role role) {
-        return open(id).curve(curveKey(id, role));
-    }
-
-    /** Starts making the curve of types of a role. The design must be current. */
-    public Job makeCurve(String id, Role role) {
-        Workspace w = open(id);
-        Workspace.CurveKey key = curveKey(id, role);
-        return jobs.start("types", id, 0, job -> {
-            Workspace.Published p = w.published();
-            if (p == null || !w.state().current()) {
-                throw new Jobs.Refused(List.of(Finding.fails(
-                        "types.not-current",
-                        "project",
-                        "The building is being designed; types are made of the finished design.",
-                        "Wait until all is current and try again.")));
-            }
-            job.at("looking at every member by itself", 0, 0);
-            BuildingDesign alone = p.design().alone();
-            CurveMaker.Progress progress = (done, total) -> job.at("merging types", done, total);
-            Curve c = role == Role.BEAM
-                    ? CurveMaker.beams(alone.beams(), alone.contexts()::beams, key.tolerance(), progress)
-                    : CurveMaker.columns(alone.columns(), alone.contexts()::columns, key.tolerance(), progress);
-            w.keep(key, c);
-            return role.name().toLowerCase(java.util.Locale.ROOT);
-        });
+    /** Curves of types. */
+    public Curves curves() {
+        return curves;
     }
 
     /** Marks of the lines and stacks that have the members of one that had this mark before; empty if none ever had it. */

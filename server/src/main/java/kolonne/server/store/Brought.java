@@ -1,9 +1,10 @@
 package kolonne.server.store;
 
 /**
- * What an import is made of besides its file.
+ * What work on a file that was brought is made of besides it.
  *
- * @param projectId  that the project is stored under, settled before: whoever takes the import up finds what was stored already
+ * @param projectId  of a newer model that of its project; of an import the one that the project is stored under, settled before: whoever takes it up finds what was
+ *                   stored already
  * @param name       of the project; null for that of the building
  * @param fileName   of the file
  * @param person     who brings it, as {@link By} has them; {@code fromWindow} the window in which they do it

@@ -50,8 +50,8 @@ public interface JobStore {
     /** What a file is. @param type of its content; {@code name} that it is saved under */
     record File(String type, String name) {}
 
-    /** Work whose server died. @param content of the file that was brought */
-    record Left(String id, Brought what, byte[] content) {}
+    /** Work whose server died. @param project that it belongs to, or null. @param content of the file that was brought */
+    record Left(String id, String project, Brought what, byte[] content) {}
 
     /** Tells how work stands that is done here, and that this server lives. @return whether somebody wants it stopped, or another server took it up */
     boolean tell(JobRow row, boolean ended);

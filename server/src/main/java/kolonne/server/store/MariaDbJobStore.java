@@ -73,7 +73,8 @@ public final class MariaDbJobStore implements JobStore {
             }
             return left;
         });
-        return Optional.ofNullable(id).map(i -> new Left(i, input(i), content(i)));
+        return Optional.ofNullable(id)
+                .map(i -> new Left(i, find(i).map(JobRow::projectId).orElse(null), input(i), content(i)));
     }
 
     private Brought input(String id) {

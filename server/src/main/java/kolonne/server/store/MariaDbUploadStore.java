@@ -5,7 +5,7 @@ import java.util.Optional;
 /** Files between upload and use in MariaDB. */
 public final class MariaDbUploadStore implements UploadStore {
     /** That are kept for all projects together, and what they may have in all [bytes]; the newest stays whatever its size. */
-    private static final int MOST = 40;
+    private static final int MOST = 100;
 
     private static final long MOST_BYTES = 512L << 20;
     /** How long one waits to be used [h]. */

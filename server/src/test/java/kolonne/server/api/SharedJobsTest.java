@@ -22,8 +22,10 @@ import java.util.UUID;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Predicate;
+import kolonne.core.basis.Basis;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
+import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.model.ModelWriter;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.MadeFiles;
@@ -214,25 +216,39 @@ class SharedJobsTest {
     /** One that is told to stop leaves its import to the other at once, which goes on under the same job. */
     @Test
     void aServerThatEndsHandsItsImportOver() throws InterruptedException, IOException, SQLException {
-        CountDownLatch begun = new CountDownLatch(1);
-        one.jobs.does("import", (j, what, content) -> {
-            begun.countDown();
-            while (true) {
-                j.stopIfCancelled();
-                Thread.onSpinWait();
-            }
-        });
+        CountDownLatch begun = new CountDownLatch(2);
+        for (String kind : List.of("import", "revision")) {
+            one.jobs.does(kind, (j, what, content) -> {
+                begun.countDown();
+                while (true) {
+                    j.stopIfCancelled();
+                    Thread.onSpinWait();
+                }
+            });
+        }
         byte[] model = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(60)));
         String id = Requests.upload(one.javalin, "/api/projects?name=Handed", model)
                 .get("id")
                 .asText();
+        String of = two.store
+                .create("Of", "of.json", model, BasisFile.write(Basis.standard(false)), null)
+                .id();
+        String newer = Requests.upload(one.javalin, "/api/projects/" + of + "/revisions?fileName=newer.json", model)
+                .get("id")
+                .asText();
         Job there = at(two, id);
+        Job alsoThere = at(two, newer);
         assertTrue(begun.await(60, TimeUnit.SECONDS));
         one.jobs.close();
         Job.Status end = until(there, Job.Status::ended);
         assertEquals(Job.Phase.DONE, end.phase(), end.toString());
         assertEquals("Handed", two.store.find(end.result()).orElseThrow().name());
+        Job.Status read = until(alsoThere, Job.Status::ended);
+        assertEquals(Job.Phase.DONE, read.phase(), read.toString());
+        assertEquals(of, at(two, newer).project().orElseThrow());
+        Requests.ask(two.javalin, 200, "GET", "/api/projects/" + of + "/revisions/" + read.result(), null);
         Requests.send(two.javalin, "DELETE", "/api/projects/" + end.result(), null);
+        Requests.send(two.javalin, "DELETE", "/api/projects/" + of, null);
     }
 
     /** An import as a server leaves it that dies: told, brought, and not heard of any more. */

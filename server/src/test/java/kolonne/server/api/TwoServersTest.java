@@ -141,6 +141,36 @@ class TwoServersTest {
         Requests.ask(two.javalin, 404, "GET", project + "/results", null);
     }
 
+    /** What a job of the first server made. */
+    private String result(JsonNode job) throws IOException, InterruptedException {
+        JsonNode now = job;
+        while (now.get("result").isNull()) {
+            assertTrue(!now.get("phase").asText().equals("failed"), now.toString());
+            Thread.sleep(20);
+            now = Requests.ask(
+                    one.javalin, 200, "GET", "/api/jobs/" + job.get("id").asText(), null);
+        }
+        return now.get("result").asText();
+    }
+
+    /** A curve of types that one made is there at the other, also with a cage set by hand. */
+    @Test
+    void aCurveIsMadeOnceForBoth() throws IOException, InterruptedException {
+        String curve = "/types/curve/beam";
+        for (int v = 1; v <= 2; v++) {
+            assertEquals("false", ask(two, 200, "GET", curve, null).get("ready").asText(), "version " + v);
+            result(ask(one, 202, "POST", curve, "{}"));
+            JsonNode made = ask(one, 200, "GET", curve, null);
+            assertEquals("true", made.get("ready").asText());
+            assertEquals(made, ask(two, 200, "GET", curve, null));
+            if (v == 1) {
+                change(two, 200, 1, "PUT", "/members/" + lines.get(0) + "/hand", cage(5));
+                current(one, 2);
+                current(two, 2);
+            }
+        }
+    }
+
     /** A table that one took is mapped at the other; a newer model that one read is compared and adopted at the other, once. */
     @Test
     void filesBetweenUploadAndUseAreThereForBoth() throws IOException, InterruptedException {
@@ -149,15 +179,8 @@ class TwoServersTest {
         String table = "/force-files/" + file.get("file").asText();
         assertEquals(file, ask(two, 200, "GET", table + "?sheet=", null));
         byte[] newer = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(90)));
-        String job = Requests.upload(one.javalin, project + "/revisions?fileName=newer.json", newer)
-                .get("id")
-                .asText();
-        JsonNode read;
-        do {
-            Thread.sleep(20);
-            read = Requests.ask(one.javalin, 200, "GET", "/api/jobs/" + job, null);
-        } while (read.get("result").isNull() && !read.get("phase").asText().equals("failed"));
-        String revision = "/revisions/" + read.get("result").asText();
+        String revision =
+                "/revisions/" + result(Requests.upload(one.javalin, project + "/revisions?fileName=newer.json", newer));
         assertEquals(ask(one, 200, "GET", revision, null), ask(two, 200, "GET", revision, null));
         change(two, 200, 1, "POST", revision, "{\"keepOwn\":true}");
         alike(2);

@@ -3,8 +3,12 @@ package kolonne.server.jobs;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiConsumer;
 import kolonne.core.finding.Finding;
 import kolonne.server.store.Brought;
 import kolonne.server.store.Ids;
@@ -29,6 +33,8 @@ final class Elsewhere {
 
     private final JobStore store;
     private final String holder = Ids.random();
+    /** Looks in a row at which work was found left; by the one thread that looks. */
+    private final Map<String, Integer> silent = new HashMap<>();
 
     Elsewhere(JobStore store) {
         this.store = store;
@@ -70,13 +76,27 @@ final class Elsewhere {
         }
     }
 
-    /** Takes up what a server left that died. */
-    Optional<JobStore.Left> takeUp(String kind, int megabytes) {
+    /**
+     * Takes up what a server left that died: one piece, of which its server was found silent so often in a row that it is not just late.
+     *
+     * @param kind takes it, with what it is
+     */
+    void takeUp(Set<String> kinds, int megabytes, BiConsumer<String, JobStore.Left> kind) {
         try {
-            return store.takeUp(kind, holder, megabytes);
+            List<JobStore.Silent> left = store.left(kinds, holder, megabytes);
+            silent.keySet().retainAll(left.stream().map(JobStore.Silent::id).toList());
+            for (JobStore.Silent s : left) {
+                int looks = silent.merge(s.id(), 1, Integer::sum);
+                if (s.handedOver() || looks > MOST_SILENT) {
+                    Optional<JobStore.Left> taken = store.takeUp(s.id(), holder);
+                    taken.ifPresent(l -> kind.accept(s.kind(), l));
+                    if (taken.isPresent()) {
+                        return;
+                    }
+                }
+            }
         } catch (RuntimeException e) {
             LOG.debug("no job is looked for", e);
-            return Optional.empty();
         }
     }
 

@@ -96,8 +96,8 @@ public final class Jobs implements AutoCloseable {
     private void exchange() {
         takenUp.values().forEach(elsewhere::tell);
         takenUp.values().removeIf(j -> j.status().ended() && !j.toBeTold());
-        if (atWork() < AT_A_TIME) {
-            makings.keySet().forEach(this::takeUp);
+        if (!makings.isEmpty() && atWork() < AT_A_TIME) {
+            elsewhere.takeUp(makings.keySet(), megabytes, this::takeUp);
         }
         for (Job job : jobs.values()) {
             if (job.elsewhere()) {
@@ -117,14 +117,12 @@ public final class Jobs implements AutoCloseable {
                 .count();
     }
 
-    private void takeUp(String kind) {
-        elsewhere.takeUp(kind, megabytes).ifPresent(left -> {
-            LOG.info("job {} was left by another server and is done here", left.id());
-            Job job = new Job(left.id(), kind, left.project());
-            job.brought();
-            takenUp.put(left.id(), job);
-            run(pool, job, left.what().megabytes(), j -> makings.get(kind).of(j, left.what(), left.content()));
-        });
+    private void takeUp(String kind, JobStore.Left left) {
+        LOG.info("job {} was left by another server and is done here", left.id());
+        Job job = new Job(left.id(), kind, left.project());
+        job.brought();
+        takenUp.put(left.id(), job);
+        run(pool, job, left.what().megabytes(), j -> makings.get(kind).of(j, left.what(), left.content()));
     }
 
     /** The work could not be done for reasons the user can mend. */

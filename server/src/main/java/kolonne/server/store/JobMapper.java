@@ -1,5 +1,6 @@
 package kolonne.server.store;
 
+import java.util.Collection;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -45,12 +46,22 @@ public interface JobMapper {
     @Update("UPDATE job_input SET parts = #{parts} WHERE job_id = #{id}")
     int whole(@Param("id") String id, @Param("parts") int parts);
 
-    /** Left longest ago; locked, so that no two servers take it. */
-    @Select("SELECT j.id FROM job j JOIN job_input i ON i.job_id = j.id WHERE j.kind = #{kind} "
-            + "AND j.phase IN ('WAITING', 'RUNNING') AND j.held_until < NOW(3) AND NOT j.cancelled "
-            + "AND i.parts > 0 AND i.megabytes <= #{megabytes} AND i.tries < #{tries} "
-            + "ORDER BY j.held_until LIMIT 1 FOR UPDATE SKIP LOCKED")
-    String left(@Param("kind") String kind, @Param("megabytes") int megabytes, @Param("tries") int tries);
+    /** Left longest ago first. */
+    @Select("<script>SELECT j.id, j.kind, j.holder = '' AS handed_over FROM job j JOIN job_input i ON i.job_id = j.id "
+            + "WHERE j.kind IN <foreach item='k' collection='kinds' open='(' separator=',' close=')'>#{k}</foreach> "
+            + "AND j.phase IN ('WAITING', 'RUNNING') AND j.held_until &lt; NOW(3) AND NOT j.cancelled "
+            + "AND j.holder != #{holder} AND i.parts &gt; 0 AND i.megabytes &lt;= #{megabytes} AND i.tries &lt; #{tries} "
+            + "ORDER BY j.held_until LIMIT 20</script>")
+    List<JobStore.Silent> left(
+            @Param("kinds") Collection<String> kinds,
+            @Param("holder") String holder,
+            @Param("megabytes") int megabytes,
+            @Param("tries") int tries);
+
+    /** Locked, so that no two servers take it; null where it is not left any more. */
+    @Select("SELECT id FROM job WHERE id = #{id} AND phase IN ('WAITING', 'RUNNING') AND held_until < NOW(3) "
+            + "AND NOT cancelled FOR UPDATE SKIP LOCKED")
+    String lockLeft(String id);
 
     @Update("UPDATE job SET holder = #{holder}, held_until = NOW(3) + INTERVAL #{seconds} SECOND WHERE id = #{id}")
     int takeUp(@Param("id") String id, @Param("holder") String holder, @Param("seconds") int seconds);
@@ -71,7 +82,8 @@ public interface JobMapper {
             + "AND EXISTS (SELECT 1 FROM job j WHERE j.id = #{id} AND j.holder = #{holder})")
     int removeInput(@Param("id") String id, @Param("holder") String holder);
 
-    @Update("UPDATE job SET held_until = NOW(3) - INTERVAL 1000 MICROSECOND WHERE id = #{id} AND holder = #{holder}")
+    @Update("UPDATE job SET holder = '', held_until = NOW(3) - INTERVAL 1000 MICROSECOND "
+            + "WHERE id = #{id} AND holder = #{holder}")
     int release(@Param("id") String id, @Param("holder") String holder);
 
     @Update("UPDATE job SET cancelled = TRUE WHERE id = #{id}")

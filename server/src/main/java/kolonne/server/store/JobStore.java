@@ -3,7 +3,9 @@ package kolonne.server.store;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** Work of several servers as each of them tells of it, and the files that it made. */
 public interface JobStore {
@@ -28,7 +30,12 @@ public interface JobStore {
         }
 
         @Override
-        public Optional<Left> takeUp(String kind, String holder, int megabytes) {
+        public List<Silent> left(Set<String> kinds, String holder, int megabytes) {
+            return List.of();
+        }
+
+        @Override
+        public Optional<Left> takeUp(String id, String holder) {
             return Optional.empty();
         }
 
@@ -50,6 +57,9 @@ public interface JobStore {
     /** What a file is. @param type of its content; {@code name} that it is saved under */
     record File(String type, String name) {}
 
+    /** Work that waits to be taken up. @param handedOver by a server that was told to stop, rather than one that has not been heard of for a while */
+    record Silent(String id, String kind, boolean handedOver) {}
+
     /** Work whose server died. @param project that it belongs to, or null. @param content of the file that was brought */
     record Left(String id, String project, Brought what, byte[] content) {}
 
@@ -64,8 +74,11 @@ public interface JobStore {
     /** Keeps what work is made of until it has ended, so that another server can take it up. @return whether one can */
     boolean bring(String id, Brought what, byte[] content);
 
-    /** Takes up work of a kind whose holder has not said for a while that it lives, if it takes no more memory than that. */
-    Optional<Left> takeUp(String kind, String holder, int megabytes);
+    /** Work of some kinds that others left or have not been heard of for a while, if it takes no more memory than that; left longest ago first. */
+    List<Silent> left(Set<String> kinds, String holder, int megabytes);
+
+    /** Takes up such work; empty where another was faster or its holder has been heard of again. */
+    Optional<Left> takeUp(String id, String holder);
 
     /** What a holder has brought waits for others at once. */
     void release(String id, String holder);

@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** Work of several servers in MariaDB. */
 public final class MariaDbJobStore implements JobStore {
@@ -63,18 +64,24 @@ public final class MariaDbJobStore implements JobStore {
     }
 
     @Override
-    public Optional<Left> takeUp(String kind, String holder, int megabytes) {
-        String id = database.in(s -> {
+    public List<Silent> left(Set<String> kinds, String holder, int megabytes) {
+        return database.in(s -> s.getMapper(JobMapper.class).left(kinds, holder, megabytes, MOST_TRIES));
+    }
+
+    @Override
+    public Optional<Left> takeUp(String id, String holder) {
+        boolean taken = database.in(s -> {
             JobMapper m = s.getMapper(JobMapper.class);
-            String left = m.left(kind, megabytes, MOST_TRIES);
-            if (left != null) {
-                m.takeUp(left, holder, HELD);
-                m.tried(left);
+            boolean mine = m.lockLeft(id) != null;
+            if (mine) {
+                m.takeUp(id, holder, HELD);
+                m.tried(id);
             }
-            return left;
+            return mine;
         });
-        return Optional.ofNullable(id)
-                .map(i -> new Left(i, find(i).map(JobRow::projectId).orElse(null), input(i), content(i)));
+        return taken
+                ? Optional.of(new Left(id, find(id).map(JobRow::projectId).orElse(null), input(id), content(id)))
+                : Optional.empty();
     }
 
     private Brought input(String id) {

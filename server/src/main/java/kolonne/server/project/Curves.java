@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.locks.LockSupport;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.Role;
@@ -16,6 +17,8 @@ import kolonne.core.type.CurveMaker;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.kept.Build;
+import kolonne.server.store.Brought;
+import kolonne.server.store.By;
 import kolonne.server.store.Upload;
 import kolonne.server.store.UploadStore;
 import org.slf4j.Logger;
@@ -26,6 +29,12 @@ public final class Curves {
     private static final Logger LOG = LoggerFactory.getLogger(Curves.class);
     private static final JsonMapper JSON = new JsonMapper();
     private static final String KIND = "curve";
+    private static final String MAKING = "types";
+    /** Nothing is brought but the question. */
+    private static final byte[] ASKED = {'?'};
+
+    private static final long PATIENCE_NS = 120_000_000_000L;
+    private static final long LOOK_NS = 50_000_000L;
 
     private final Projects projects;
     private final Jobs jobs;
@@ -35,6 +44,7 @@ public final class Curves {
         this.projects = projects;
         this.jobs = jobs;
         this.store = store;
+        jobs.does(MAKING, this::made);
     }
 
     private Workspace.CurveKey key(String id, Role role) {
@@ -62,27 +72,47 @@ public final class Curves {
 
     /** Starts making it. The design must be current. */
     public Job make(String id, Role role) {
+        current(projects.open(id));
+        return jobs.start(MAKING, id, Brought.of(id, role.name(), "", By.NOBODY, 0), ASKED);
+    }
+
+    private static Workspace.Published current(Workspace w) {
+        Workspace.Published p = w.published();
+        if (p == null || !w.state().current()) {
+            throw new Jobs.Refused(List.of(Finding.fails(
+                    "types.not-current",
+                    "project",
+                    "The building is being designed; types are made of the finished design.",
+                    "Wait until all is current and try again.")));
+        }
+        return p;
+    }
+
+    /** Where another server left it, the building may still be on its way into the memory of this one. */
+    private static void awaited(Workspace w, Job job) {
+        long until = System.nanoTime() + PATIENCE_NS;
+        while (!w.state().current() && w.state().findings().isEmpty() && System.nanoTime() < until) {
+            job.at("waiting for the design", 0, 0);
+            LockSupport.parkNanos(LOOK_NS);
+        }
+    }
+
+    private String made(Job job, Brought what, byte[] asked) {
+        String id = what.projectId();
+        Role role = Role.valueOf(what.name());
         Workspace w = projects.open(id);
+        awaited(w, job);
+        Workspace.Published p = current(w);
         Workspace.CurveKey key = key(id, role);
-        return jobs.start("types", id, 0, job -> {
-            Workspace.Published p = w.published();
-            if (p == null || !w.state().current()) {
-                throw new Jobs.Refused(List.of(Finding.fails(
-                        "types.not-current",
-                        "project",
-                        "The building is being designed; types are made of the finished design.",
-                        "Wait until all is current and try again.")));
-            }
-            job.at("looking at every member by itself", 0, 0);
-            BuildingDesign alone = p.design().alone();
-            CurveMaker.Progress progress = (done, total) -> job.at("merging types", done, total);
-            Curve c = role == Role.BEAM
-                    ? CurveMaker.beams(alone.beams(), alone.contexts()::beams, key.tolerance(), progress)
-                    : CurveMaker.columns(alone.columns(), alone.contexts()::columns, key.tolerance(), progress);
-            w.keep(key, c);
-            share(id, key, c);
-            return role.name().toLowerCase(Locale.ROOT);
-        });
+        job.at("looking at every member by itself", 0, 0);
+        BuildingDesign alone = p.design().alone();
+        CurveMaker.Progress progress = (done, total) -> job.at("merging types", done, total);
+        Curve c = role == Role.BEAM
+                ? CurveMaker.beams(alone.beams(), alone.contexts()::beams, key.tolerance(), progress)
+                : CurveMaker.columns(alone.columns(), alone.contexts()::columns, key.tolerance(), progress);
+        w.keep(key, c);
+        share(id, key, c);
+        return role.name().toLowerCase(Locale.ROOT);
     }
 
     /** A database that does not take it keeps nobody from it here. */

@@ -1,11 +1,11 @@
 package kolonne.server.store;
 
 /**
- * What work on a file that was brought is made of besides it.
+ * What work that another server can take up is made of, besides the file that was brought.
  *
  * @param projectId  of a newer model that of its project; of an import the one that the project is stored under, settled before: whoever takes it up finds what was
  *                   stored already
- * @param name       of the project; null for that of the building
+ * @param name       of the project, null for that of the building; of a curve its role
  * @param fileName   of the file
  * @param person     who brings it, as {@link By} has them; {@code fromWindow} the window in which they do it
  * @param megabytes  that it takes of the heap

@@ -265,6 +265,28 @@ class SharedJobsTest {
         return id;
     }
 
+    /** The curve is made by the one that takes it up, of the design that it waits for. */
+    @Test
+    void aCurveIsTakenUp() throws InterruptedException, IOException, SQLException {
+        byte[] model = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(60)));
+        String project = one.store
+                .create("Curved", "c.json", model, BasisFile.write(Basis.standard(false)), null)
+                .id();
+        MariaDbJobStore dead = new MariaDbJobStore(one.database);
+        String id = UUID.randomUUID().toString();
+        dead.tell(
+                new JobRow(id, "types", project, "dead", false, "RUNNING", "merging types", 0, 0, null, null, false),
+                false);
+        assertTrue(dead.bring(id, Brought.of(project, "BEAM", "", By.NOBODY, 0), new byte[] {'?'}));
+        silent(id);
+        handOver(id);
+        Job.Status end = until(at(two, id), Job.Status::ended);
+        assertEquals(List.of(Job.Phase.DONE, "beam"), List.of(end.phase(), end.result()), end.toString());
+        JsonNode curve = Requests.ask(two.javalin, 200, "GET", "/api/projects/" + project + "/types/curve/beam", null);
+        assertEquals("true", curve.get("ready").asText());
+        Requests.send(two.javalin, "DELETE", "/api/projects/" + project, null);
+    }
+
     /** As by a server that was told to stop. */
     private static void handOver(String id) throws SQLException, IOException {
         sql("UPDATE job SET holder = '' WHERE id = '" + id + "'");

@@ -40,15 +40,15 @@ final class DrawingRoutes {
     private static final double EDGE = 1;
 
     private final Projects projects;
-    private final Map<Asked, List<Sheet>> drawn = new LinkedHashMap<>(4, 0.75f, true) {
+    private final Map<Drawn, List<Sheet>> drawn = new LinkedHashMap<>(4, 0.75f, true) {
         @Override
-        protected boolean removeEldestEntry(Map.Entry<Asked, List<Sheet>> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<Drawn, List<Sheet>> eldest) {
             return size() > MOST_SETS;
         }
     };
 
     /** What a set of sheets depends on. */
-    private record Asked(String project, int version, int data, String title, Set<String> marks, Paper paper) {}
+    private record Drawn(String project, int version, int data, String title, Set<String> marks, Paper paper) {}
 
     DrawingRoutes(Projects projects) {
         this.projects = projects;
@@ -85,7 +85,7 @@ final class DrawingRoutes {
                                     ResultRoutes.published(projects, c).design();
                             ProjectData told =
                                     projects.paper().printed(c.pathParam("id")).data();
-                            c.json(of(Sheets.blank(d, told, paper(c)), 1));
+                            c.json(of(Sheets.blank(d, told, paper(FileAsked.of(c, "paper"))), 1));
                         },
                         "paper"));
     }
@@ -98,8 +98,8 @@ final class DrawingRoutes {
                         "application/pdf",
                         "drawings.pdf",
                         "Drawings as PDF; paper and marks as on the page",
-                        c -> {
-                            Making sheets = making(c);
+                        a -> {
+                            Making sheets = making(a);
                             return (out, progress) -> DrawingPdf.write(sheets.all(progress), progress, out);
                         },
                         "paper",
@@ -109,8 +109,8 @@ final class DrawingRoutes {
                         "image/vnd.dxf",
                         "drawings.dxf",
                         "Drawings as DXF; paper and marks as on the page",
-                        c -> {
-                            Making sheets = making(c);
+                        a -> {
+                            Making sheets = making(a);
                             return (out, progress) -> DxfWriter.write(
                                     sheets.all(progress),
                                     progress,
@@ -171,20 +171,20 @@ final class DrawingRoutes {
     }
 
     /** What is asked for, refused at once where there is no such thing. */
-    private Making making(Context c) {
-        Workspace.Published p = ResultRoutes.published(projects, c);
+    private Making making(FileAsked a) {
+        Workspace.Published p = ResultRoutes.published(projects, a.project());
         BuildingDesign d = p.design();
-        Set<String> marks = ExportRoutes.marks(c, "marks");
+        Set<String> marks = ExportRoutes.marks(a, "marks");
         Sheets.scheduled(d, marks); // refuses marks that mean nothing
-        String id = c.pathParam("id");
+        String id = a.project();
         ProjectPaper.Stored told = projects.paper().printed(id);
         ProjectData project = told.data();
-        Asked asked =
-                new Asked(id, p.version(), told.version(), project.text(ProjectData.Field.TITLE), marks, paper(c));
+        Drawn asked =
+                new Drawn(id, p.version(), told.version(), project.text(ProjectData.Field.TITLE), marks, paper(a));
         return progress -> sheets(asked, d, project, progress);
     }
 
-    private List<Sheet> sheets(Asked asked, BuildingDesign d, ProjectData project, Progress progress) {
+    private List<Sheet> sheets(Drawn asked, BuildingDesign d, ProjectData project, Progress progress) {
         List<Sheet> kept;
         synchronized (drawn) {
             kept = drawn.get(asked);
@@ -198,8 +198,8 @@ final class DrawingRoutes {
         return kept;
     }
 
-    private static Paper paper(Context c) {
-        String asked = Optional.ofNullable(c.queryParam("paper")).orElse("A1");
+    private static Paper paper(FileAsked a) {
+        String asked = a.query("paper", "A1");
         return Arrays.stream(Paper.values())
                 .filter(p -> p.name().equals(asked))
                 .findFirst()
@@ -208,7 +208,7 @@ final class DrawingRoutes {
     }
 
     private void sheet(Context c) {
-        List<Sheet> all = making(c).all(Progress.NONE);
+        List<Sheet> all = making(FileAsked.of(c, "paper", "marks")).all(Progress.NONE);
         if (all.isEmpty()) {
             throw new NoSuchElementException("There is nothing to draw.");
         }
@@ -218,8 +218,8 @@ final class DrawingRoutes {
 
     private void columns(Context c) {
         BuildingDesign d = ResultRoutes.published(projects, c).design();
-        List<ColumnSchedule.Page> all =
-                ColumnSchedule.of(Scheduled.of(d, ExportRoutes.marks(c, "marks")), ColumnSchedule.WIDTH);
+        List<ColumnSchedule.Page> all = ColumnSchedule.of(
+                Scheduled.of(d, ExportRoutes.marks(FileAsked.of(c, "marks"), "marks")), ColumnSchedule.WIDTH);
         if (all.isEmpty()) {
             throw new NoSuchElementException("There are no columns to schedule.");
         }

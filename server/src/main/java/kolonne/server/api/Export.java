@@ -1,6 +1,5 @@
 package kolonne.server.api;
 
-import io.javalin.http.Context;
 import kolonne.server.jobs.MadeFiles;
 
 /**
@@ -14,6 +13,6 @@ import kolonne.server.jobs.MadeFiles;
  */
 record Export(String file, String type, String name, String summary, Making making, String... query) {
     interface Making {
-        MadeFiles.Writing of(Context c);
+        MadeFiles.Writing of(FileAsked asked);
     }
 }

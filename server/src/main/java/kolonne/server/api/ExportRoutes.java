@@ -15,10 +15,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.NoSuchElementException;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.finding.Finding;
 import kolonne.core.project.ProjectData;
 import kolonne.core.schedule.Scheduled;
 import kolonne.core.work.Progress;
@@ -42,6 +42,8 @@ import kolonne.server.project.EditHistory;
 import kolonne.server.project.HistoryCsv;
 import kolonne.server.project.Projects;
 import kolonne.server.project.Workspace;
+import kolonne.server.store.Brought;
+import kolonne.server.store.By;
 import kolonne.server.store.DeedRow;
 import kolonne.server.store.StoredProject;
 
@@ -63,6 +65,7 @@ final class ExportRoutes {
         models();
         tables();
         exports.addAll(drawings);
+        jobs.does(MadeFiles.KIND, this::again);
     }
 
     /** Writes a file of a design. */
@@ -71,13 +74,13 @@ final class ExportRoutes {
     }
 
     private void add(String file, String type, String summary, OfDesign writing) {
-        exports.add(new Export(file, type, file, summary, c -> now(c, writing)));
+        exports.add(new Export(file, type, file, summary, a -> now(a, writing)));
     }
 
     /** Of the design and the project's data as they are now, whatever is changed while it is written. */
-    private MadeFiles.Writing now(Context c, OfDesign writing) {
-        BuildingDesign d = ResultRoutes.published(projects, c).design();
-        ProjectData project = projects.paper().printed(c.pathParam("id")).data();
+    private MadeFiles.Writing now(FileAsked a, OfDesign writing) {
+        BuildingDesign d = ResultRoutes.published(projects, a.project()).design();
+        ProjectData project = projects.paper().printed(a.project()).data();
         return (out, progress) -> writing.to(d, project, out, progress);
     }
 
@@ -110,10 +113,11 @@ final class ExportRoutes {
                 type,
                 file,
                 summary + "; marks: what is scheduled, separated by commas, all where there are none",
-                c -> {
-                    Set<String> marks = marks(c, "marks");
-                    Scheduled.of(ResultRoutes.published(projects, c).design(), marks); // refuses unknown marks
-                    return now(c, (d, p, out, progress) -> writing.to(Scheduled.of(d, marks), p, progress, out));
+                a -> {
+                    Set<String> marks = marks(a, "marks");
+                    Scheduled.of(
+                            ResultRoutes.published(projects, a.project()).design(), marks); // refuses unknown marks
+                    return now(a, (d, p, out, progress) -> writing.to(Scheduled.of(d, marks), p, progress, out));
                 },
                 "marks"));
     }
@@ -141,8 +145,8 @@ final class ExportRoutes {
                 "Everything needed to check the design again",
                 (d, p, out, progress) -> ResultsJson.write(d, out));
         exports.add(new Export(
-                "basis.json", "application/json", "basis.json", "The basis of design with its local settings", c -> {
-                    String basis = BasisFile.write(projects.basis(c.pathParam("id")));
+                "basis.json", "application/json", "basis.json", "The basis of design with its local settings", a -> {
+                    String basis = BasisFile.write(projects.basis(a.project()));
                     return (out, progress) -> out.write(basis.getBytes(StandardCharsets.UTF_8));
                 }));
         exports.add(new Export(
@@ -173,9 +177,9 @@ final class ExportRoutes {
                 "text/csv; charset=utf-8",
                 "history.csv",
                 "What was done, when, by whom and from where, as a table",
-                c -> {
-                    List<DeedRow> deeds = projects.deeds(c.pathParam("id"));
-                    List<EditHistory.Entry> entries = projects.edits(c.pathParam("id"));
+                a -> {
+                    List<DeedRow> deeds = projects.deeds(a.project());
+                    List<EditHistory.Entry> entries = projects.edits(a.project());
                     return (out, progress) -> {
                         Writer w = new OutputStreamWriter(out, StandardCharsets.UTF_8);
                         HistoryCsv.write(entries, deeds, w);
@@ -217,18 +221,51 @@ final class ExportRoutes {
     }
 
     private void send(Context c, Export e) throws IOException {
-        MadeFiles.Writing writing = e.making().of(c);
+        MadeFiles.Writing writing = asked(c, e);
         exported(c, e.file());
         attached(c, e.type(), e.name());
         writing.to(c.outputStream(), Progress.NONE);
     }
 
+    private MadeFiles.Writing asked(Context c, Export e) {
+        MadeFiles.Writing writing = e.making().of(FileAsked.of(c, e.query()));
+        Workspace.Published p = projects.open(c.pathParam("id")).published();
+        if (p != null) {
+            c.header("X-Designed-Version", Integer.toString(p.version()));
+        }
+        return writing;
+    }
+
     private void make(Context c, Export e) {
-        MadeFiles.Writing writing = e.making().of(c);
-        int members = projects.model(c.pathParam("id")).building().members().size();
-        Job job = jobs.files().make(e.type(), e.name(), c.pathParam("id"), ANY + PER_MEMBER * members, writing);
+        MadeFiles.Writing writing = asked(c, e);
+        String id = c.pathParam("id");
+        int members = projects.model(id).building().members().size();
+        Brought what = Brought.of(id, e.file(), e.name(), By.NOBODY, Jobs.megabytes(ANY + PER_MEMBER * members));
+        byte[] asked = FileAsked.of(c, e.query()).bytes();
+        Job job = jobs.files().make(e.type(), what, asked, writing);
         exported(c, e.file());
         c.status(202).json(Answers.JobDto.of(job.status()));
+    }
+
+    /** Goes on with a file that another server left, of the design as it is now. */
+    private String again(Job job, Brought what, byte[] asked) {
+        Export e = exports.stream()
+                .filter(x -> x.file().equals(what.name()))
+                .findFirst()
+                .orElseThrow(() -> refused(what, "This server makes no such file.", "Ask for it again."));
+        projects.awaited(projects.open(what.projectId()), job);
+        try {
+            MadeFiles.Writing writing = e.making().of(FileAsked.read(what.projectId(), asked));
+            return jobs.files().written(job, e.type(), e.name(), writing);
+        } catch (BadRequest x) {
+            throw refused(what, x.problem().title(), x.problem().detail());
+        } catch (NoSuchElementException x) {
+            throw refused(what, x.getMessage(), "Ask for it again.");
+        }
+    }
+
+    private static Jobs.Refused refused(Brought what, String why, String mend) {
+        return new Jobs.Refused(List.of(Finding.fails("export.refused", what.name(), why, mend)));
     }
 
     /** Takes down that a file was given out, before it is. */
@@ -255,15 +292,15 @@ final class ExportRoutes {
                         : "The file is not kept any more. Ask for it again.");
     }
 
-    private MadeFiles.Writing report(Context c) {
-        ReportSheets which = which(c);
-        Set<String> marks = marks(c, "sheets");
-        known(ResultRoutes.published(projects, c).design(), marks);
-        return now(c, (d, p, out, progress) -> UtilisationReport.write(d, p, which.marks(d, marks), progress, out));
+    private MadeFiles.Writing report(FileAsked a) {
+        ReportSheets which = which(a);
+        Set<String> marks = marks(a, "sheets");
+        known(ResultRoutes.published(projects, a.project()).design(), marks);
+        return now(a, (d, p, out, progress) -> UtilisationReport.write(d, p, which.marks(d, marks), progress, out));
     }
 
-    private static ReportSheets which(Context c) {
-        String word = Optional.ofNullable(c.queryParam("calculations")).orElse("named");
+    private static ReportSheets which(FileAsked a) {
+        String word = a.query("calculations", "named");
         return ReportSheets.of(word)
                 .orElseThrow(() -> new BadRequest(
                         400,
@@ -273,18 +310,17 @@ final class ExportRoutes {
     }
 
     /** Marks that a parameter names, separated by commas. */
-    static Set<String> marks(Context c, String parameter) {
-        return Arrays.stream(
-                        Optional.ofNullable(c.queryParam(parameter)).orElse("").split(","))
+    static Set<String> marks(FileAsked a, String parameter) {
+        return Arrays.stream(a.query(parameter, "").split(","))
                 .map(String::strip)
                 .filter(m -> !m.isEmpty())
                 .collect(Collectors.toSet());
     }
 
-    private MadeFiles.Writing ifc(Context c) {
-        boolean bars = yes(c, "bars", "yes");
+    private MadeFiles.Writing ifc(FileAsked a) {
+        boolean bars = yes(a, "bars", "yes");
         return now(
-                c,
+                a,
                 (d, project, out, progress) -> DesignIfc.write(
                         d,
                         project,
@@ -303,13 +339,13 @@ final class ExportRoutes {
         }
     }
 
-    private MadeFiles.Writing project(Context c) {
-        boolean results = yes(c, "results", "no");
-        StoredProject p = projects.files().copy(c.pathParam("id"));
+    private MadeFiles.Writing project(FileAsked a) {
+        boolean results = yes(a, "results", "no");
+        StoredProject p = projects.files().copy(a.project());
         if (!results) {
             return (out, progress) -> ProjectArchive.write(p, out);
         }
-        Workspace.Published now = ResultRoutes.published(projects, c);
+        Workspace.Published now = ResultRoutes.published(projects, a.project());
         if (now.version() != p.row().version()) {
             throw new BadRequest(
                     409,
@@ -321,8 +357,8 @@ final class ExportRoutes {
     }
 
     /** A parameter that is yes or no. */
-    private static boolean yes(Context c, String parameter, String usual) {
-        String word = Optional.ofNullable(c.queryParam(parameter)).orElse(usual);
+    private static boolean yes(FileAsked a, String parameter, String usual) {
+        String word = a.query(parameter, usual);
         if (!word.equals("yes") && !word.equals("no")) {
             throw new BadRequest(
                     400, parameter, "The parameter " + parameter + " is " + word + ".", "Ask for yes or no.");

@@ -112,7 +112,13 @@ final class ResultRoutes {
 
     /** The newest design; 409 where there is none yet after a while, or none can be. */
     static Workspace.Published published(Projects projects, Context c) {
-        Workspace w = projects.designed(c.pathParam("id"));
+        Workspace.Published p = published(projects, c.pathParam("id"));
+        c.header("X-Designed-Version", Integer.toString(p.version()));
+        return p;
+    }
+
+    static Workspace.Published published(Projects projects, String id) {
+        Workspace w = projects.designed(id);
         Workspace.Published p = w.published();
         if (p == null) {
             List<Finding> f = w.state().findings();
@@ -124,7 +130,6 @@ final class ResultRoutes {
                             ? "Wait for it; the state tells how far it is."
                             : f.get(0).mend());
         }
-        c.header("X-Designed-Version", Integer.toString(p.version()));
         return p;
     }
 
@@ -542,7 +547,7 @@ final class ResultRoutes {
 
     private void schedule(Context c) {
         BuildingDesign d = published(projects, c).design();
-        Scheduled all = Scheduled.of(d, ExportRoutes.marks(c, "marks"));
+        Scheduled all = Scheduled.of(d, ExportRoutes.marks(FileAsked.of(c, "marks"), "marks"));
         ScheduleTables.Table t = switch (c.pathParam("kind")) {
             case "beams" -> ScheduleTables.beams(all);
             case "columns" -> ScheduleTables.columns(all);

@@ -122,7 +122,7 @@ public final class Jobs implements AutoCloseable {
         Job job = new Job(left.id(), kind, left.project());
         job.brought();
         takenUp.put(left.id(), job);
-        run(pool, job, left.what().megabytes(), j -> makings.get(kind).of(j, left.what(), left.content()));
+        run(threads(job), job, left.what().megabytes(), j -> makings.get(kind).of(j, left.what(), left.content()));
     }
 
     /** The work could not be done for reasons the user can mend. */
@@ -158,33 +158,37 @@ public final class Jobs implements AutoCloseable {
      * @throws Refused if there is not so much at all
      */
     public Job start(String kind, String project, long bytes, Function<Job, String> work) {
-        return start(pool, kind, project, bytes, work);
-    }
-
-    /** Starts work on a file that was brought, as {@link #does} says; another server takes it up if this one dies. */
-    public Job start(String kind, String project, Brought what, byte[] content) {
-        admitted(what.megabytes());
-        Job job = new Job(UUID.randomUUID().toString(), kind, project);
-        elsewhere.tell(job);
-        elsewhere.bring(job, what, content);
-        known(job);
-        run(pool, job, what.megabytes(), j -> makings.get(kind).of(j, what, content));
-        return job;
-    }
-
-    /** As {@link #start(String, String, long, Function)}, of work that makes a file. */
-    Job startFile(String project, long bytes, Function<Job, String> work) {
-        return start(files, "export", project, bytes, work);
-    }
-
-    private Job start(ExecutorService threads, String kind, String project, long bytes, Function<Job, String> work) {
         int needed = megabytes(bytes);
         admitted(needed);
         Job job = new Job(UUID.randomUUID().toString(), kind, project);
         elsewhere.tell(job);
         known(job);
-        run(threads, job, needed, work);
+        run(pool, job, needed, work);
         return job;
+    }
+
+    /** Starts work of a kind, as {@link #does} says; another server takes it up if this one dies. */
+    public Job start(String kind, String project, Brought what, byte[] content) {
+        return start(kind, project, what, content, j -> makings.get(kind).of(j, what, content));
+    }
+
+    /** As {@link #start(String, String, Brought, byte[])}, of work that makes a file. */
+    Job startFile(Brought what, byte[] content, Function<Job, String> work) {
+        return start(MadeFiles.KIND, what.projectId(), what, content, work);
+    }
+
+    private Job start(String kind, String project, Brought what, byte[] content, Function<Job, String> work) {
+        admitted(what.megabytes());
+        Job job = new Job(UUID.randomUUID().toString(), kind, project);
+        elsewhere.tell(job);
+        elsewhere.bring(job, what, content);
+        known(job);
+        run(threads(job), job, what.megabytes(), work);
+        return job;
+    }
+
+    private ExecutorService threads(Job job) {
+        return job.status().kind().equals(MadeFiles.KIND) ? files : pool;
     }
 
     /** As work is admitted by them. */

@@ -15,6 +15,7 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import kolonne.core.finding.Finding;
 import kolonne.core.work.Progress;
+import kolonne.server.store.Brought;
 import kolonne.server.store.JobStore;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -22,6 +23,8 @@ import org.slf4j.LoggerFactory;
 /** Files that jobs make, kept beside the jobs until they are forgotten. */
 public final class MadeFiles implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(MadeFiles.class);
+    /** Of the jobs that make them. */
+    public static final String KIND = "export";
     /** Files kept at a time; the oldest go first. */
     static final int MOST_KEPT = 40;
     /** Files being made at a time, those that wait included. */
@@ -48,8 +51,13 @@ public final class MadeFiles implements AutoCloseable {
         void to(OutputStream out, Progress progress) throws IOException;
     }
 
-    /** Starts to make a file; the job's result is its own id, by which {@link #find} knows it. */
-    public Job make(String type, String name, String project, long bytes, Writing writing) {
+    /**
+     * Starts to make a file; the job's result is its own id, by which {@link #find} knows it.
+     *
+     * @param asked for whoever goes on with it where this server dies
+     */
+    public Job make(String type, Brought what, byte[] asked, Writing writing) {
+        String name = what.fileName();
         forget();
         if (making.incrementAndGet() > MOST_MAKING) {
             making.decrementAndGet();
@@ -60,7 +68,7 @@ public final class MadeFiles implements AutoCloseable {
                     "Wait until some of them are there, or cancel one.")));
         }
         try {
-            return jobs.startFile(project, bytes, job -> {
+            return jobs.startFile(what, asked, job -> {
                 try {
                     return written(job, type, name, writing);
                 } finally {
@@ -73,7 +81,8 @@ public final class MadeFiles implements AutoCloseable {
         }
     }
 
-    private String written(Job job, String type, String name, Writing writing) {
+    /** Makes a file in a job, which is then the result; also of one that another server left. */
+    public String written(Job job, String type, String name, Writing writing) {
         String id = job.status().id();
         Path path = null;
         try {

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.locks.LockSupport;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.Role;
@@ -32,9 +31,6 @@ public final class Curves {
     private static final String MAKING = "types";
     /** Nothing is brought but the question. */
     private static final byte[] ASKED = {'?'};
-
-    private static final long PATIENCE_NS = 120_000_000_000L;
-    private static final long LOOK_NS = 50_000_000L;
 
     private final Projects projects;
     private final Jobs jobs;
@@ -88,20 +84,11 @@ public final class Curves {
         return p;
     }
 
-    /** Where another server left it, the building may still be on its way into the memory of this one. */
-    private static void awaited(Workspace w, Job job) {
-        long until = System.nanoTime() + PATIENCE_NS;
-        while (!w.state().current() && w.state().findings().isEmpty() && System.nanoTime() < until) {
-            job.at("waiting for the design", 0, 0);
-            LockSupport.parkNanos(LOOK_NS);
-        }
-    }
-
     private String made(Job job, Brought what, byte[] asked) {
         String id = what.projectId();
         Role role = Role.valueOf(what.name());
         Workspace w = projects.open(id);
-        awaited(w, job);
+        projects.awaited(w, job);
         Workspace.Published p = current(w);
         Workspace.CurveKey key = key(id, role);
         job.at("looking at every member by itself", 0, 0);

@@ -10,6 +10,7 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.Function;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
@@ -51,6 +52,10 @@ public final class Projects {
     private static final int MOST_TABLES = 6;
 
     private static final int MOST_WAITING = 40;
+    /** How long jobs wait for a design, and between two looks. */
+    private static final long LONGEST_NS = 120_000_000_000L;
+
+    private static final long LOOK_NS = 50_000_000L;
     private static final Duration PATIENCE = Duration.ofSeconds(5);
 
     private final ProjectStore store;
@@ -302,6 +307,15 @@ public final class Projects {
             }
         }
         return w;
+    }
+
+    /** Waits for the design in a job: where another server left it, the building may still be on its way into the memory of this one. */
+    public void awaited(Workspace w, Job job) {
+        long until = System.nanoTime() + LONGEST_NS;
+        while (!w.state().current() && w.state().findings().isEmpty() && System.nanoTime() < until) {
+            job.at("waiting for the design", 0, 0);
+            LockSupport.parkNanos(LOOK_NS);
+        }
     }
 
     private void evict() {

@@ -5,7 +5,7 @@ package kolonne.server.store;
  *
  * @param projectId  of a newer model that of its project; of an import the one that the project is stored under, settled before: whoever takes it up finds what was
  *                   stored already
- * @param name       of the project, null for that of the building; of a curve its role
+ * @param name       of the project, null for that of the building; of a curve its role, of a file that is made its address
  * @param fileName   of the file
  * @param person     who brings it, as {@link By} has them; {@code fromWindow} the window in which they do it
  * @param megabytes  that it takes of the heap

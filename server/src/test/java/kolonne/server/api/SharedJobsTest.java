@@ -10,6 +10,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -110,7 +111,13 @@ class SharedJobsTest {
     void aFileMadeByOneIsGivenOutByTheOther() throws IOException, InterruptedException {
         byte[] content = new byte[(9 << 20) + 17];
         new java.util.Random(5).nextBytes(content);
-        Job job = one.jobs.files().make("text/plain", "bars.txt", null, 0, (out, progress) -> out.write(content));
+        Job job = one.jobs
+                .files()
+                .make(
+                        "text/plain",
+                        Brought.of("abc", "", "bars.txt", By.NOBODY, 0),
+                        new byte[0],
+                        (out, progress) -> out.write(content));
         String id = job.status().id();
         until(at(two, id), Job.Status::ended);
         assertArrayEquals(content, get(two, "/api/jobs/" + id + "/file"));
@@ -262,6 +269,35 @@ class SharedJobsTest {
         assertTrue(dead.bring(id, Brought.of(project, "Left 図", "left.json", by, 1), model));
         sql("UPDATE job_input SET tries = " + tries + " WHERE job_id = '" + id + "'");
         silent(id);
+        return id;
+    }
+
+    /** A file is made by the one that takes it up, as it was asked for, and given out under the same job; one that cannot be made says why. */
+    @Test
+    void aFileIsTakenUp() throws InterruptedException, IOException, SQLException {
+        byte[] model = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(60)));
+        String project = one.store
+                .create("Filed", "f.json", model, BasisFile.write(Basis.standard(false)), null)
+                .id();
+        Job.Status end = until(at(two, asked(project, "schedules.pdf", "{}")), Job.Status::ended);
+        assertEquals(Job.Phase.DONE, end.phase(), end.toString());
+        assertEquals("%PDF", new String(get(two, "/api/jobs/" + end.id() + "/file"), 0, 4, StandardCharsets.US_ASCII));
+        Job.Status none = until(at(two, asked(project, "schedules.pdf", "{\"marks\":\"nobody\"}")), Job.Status::ended);
+        assertEquals(Job.Phase.FAILED, none.phase());
+        assertEquals("export.refused", none.findings().get(0).code());
+        Requests.send(two.javalin, "DELETE", "/api/projects/" + project, null);
+    }
+
+    /** A file that was asked for of a server that was told to stop. */
+    private String asked(String project, String file, String query) throws SQLException, IOException {
+        MariaDbJobStore dead = new MariaDbJobStore(one.database);
+        String id = UUID.randomUUID().toString();
+        dead.tell(
+                new JobRow(id, "export", project, "dead", false, "RUNNING", "writing", 0, 0, null, null, false), false);
+        assertTrue(
+                dead.bring(id, Brought.of(project, file, file, By.NOBODY, 1), query.getBytes(StandardCharsets.UTF_8)));
+        silent(id);
+        handOver(id);
         return id;
     }
 

@@ -11,6 +11,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import kolonne.server.store.Brought;
+import kolonne.server.store.By;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
@@ -26,10 +28,11 @@ class MadeFilesTest {
     @Test
     void aFileIsKeptUntilTheServerCloses() throws InterruptedException, IOException {
         byte[] text = "bars".getBytes(StandardCharsets.UTF_8);
-        Job job = jobs.files().make("text/plain", "bars.txt", null, 0, (out, progress) -> {
-            progress.at("writing bars", 1, 2);
-            out.write(text);
-        });
+        Job job = jobs.files()
+                .make("text/plain", Brought.of("abc", "", "bars.txt", By.NOBODY, 0), new byte[0], (out, progress) -> {
+                    progress.at("writing bars", 1, 2);
+                    out.write(text);
+                });
         String id = Waiting.ended(job).result();
         MadeFiles.Made made = jobs.files().find(id).orElseThrow();
         assertEquals("bars", Files.readString(made.path()));
@@ -42,12 +45,17 @@ class MadeFilesTest {
     @Test
     void writingStopsWhereItIsCancelledAndLeavesNothing() throws InterruptedException, IOException {
         CountDownLatch begun = new CountDownLatch(1);
-        Job job = jobs.files().make("text/plain", "endless.txt", null, 0, (out, progress) -> {
-            begun.countDown();
-            while (true) {
-                out.write(new byte[1 << 16]); // never asks by itself whether it is still wanted
-            }
-        });
+        Job job = jobs.files()
+                .make(
+                        "text/plain",
+                        Brought.of("abc", "", "endless.txt", By.NOBODY, 0),
+                        new byte[0],
+                        (out, progress) -> {
+                            begun.countDown();
+                            while (true) {
+                                out.write(new byte[1 << 16]); // never asks by itself whether it is still wanted
+                            }
+                        });
         assertTrue(begun.await(10, TimeUnit.SECONDS));
         job.cancel();
         assertEquals(Job.Phase.CANCELLED, Waiting.ended(job).phase());
@@ -56,9 +64,10 @@ class MadeFilesTest {
 
     @Test
     void aDiskThatTakesNothingIsToldInWordsOfItsOwn() throws InterruptedException, IOException {
-        Job job = jobs.files().make("text/plain", "full.txt", null, 0, (out, progress) -> {
-            throw new IOException("No space left on device");
-        });
+        Job job = jobs.files()
+                .make("text/plain", Brought.of("abc", "", "full.txt", By.NOBODY, 0), new byte[0], (out, progress) -> {
+                    throw new IOException("No space left on device");
+                });
         Job.Status s = Waiting.ended(job);
         assertEquals(Job.Phase.FAILED, s.phase());
         assertEquals("export.disk", s.findings().get(0).code());
@@ -68,10 +77,12 @@ class MadeFilesTest {
     @Test
     void onlySoManyAreKeptAndMadeAtATime() throws InterruptedException, IOException {
         MadeFiles.Writing one = (out, progress) -> out.write(1);
-        String first = Waiting.ended(jobs.files().make("text/plain", "0.txt", null, 0, one))
+        String first = Waiting.ended(
+                        jobs.files().make("text/plain", Brought.of("abc", "", "0.txt", By.NOBODY, 0), new byte[0], one))
                 .result();
         for (int i = 1; i <= MadeFiles.MOST_KEPT; i++) {
-            Waiting.ended(jobs.files().make("text/plain", i + ".txt", null, 0, one));
+            Waiting.ended(
+                    jobs.files().make("text/plain", Brought.of("abc", "", i + ".txt", By.NOBODY, 0), new byte[0], one));
         }
         assertTrue(jobs.files().find(first).isEmpty(), "the oldest is gone");
         CountDownLatch go = new CountDownLatch(1);
@@ -82,14 +93,16 @@ class MadeFilesTest {
         };
         Job last = null;
         for (int i = 0; i < MadeFiles.MOST_MAKING; i++) {
-            last = jobs.files().make("text/plain", "slow.txt", null, 0, slow);
+            last = jobs.files().make("text/plain", Brought.of("abc", "", "slow.txt", By.NOBODY, 0), new byte[0], slow);
         }
-        Jobs.Refused e =
-                assertThrows(Jobs.Refused.class, () -> jobs.files().make("text/plain", "more.txt", null, 0, one));
+        Jobs.Refused e = assertThrows(
+                Jobs.Refused.class,
+                () -> jobs.files()
+                        .make("text/plain", Brought.of("abc", "", "more.txt", By.NOBODY, 0), new byte[0], one));
         assertEquals("export.many", e.findings().get(0).code());
         go.countDown();
         assertEquals(Job.Phase.DONE, Waiting.ended(last).phase());
-        Job again = jobs.files().make("text/plain", "again.txt", null, 0, one);
+        Job again = jobs.files().make("text/plain", Brought.of("abc", "", "again.txt", By.NOBODY, 0), new byte[0], one);
         assertEquals(Job.Phase.DONE, Waiting.ended(again).phase());
     }
 
@@ -97,13 +110,18 @@ class MadeFilesTest {
     void filesDoNotKeepDesignsWaiting() throws InterruptedException, IOException {
         CountDownLatch go = new CountDownLatch(1);
         for (int i = 0; i < 5; i++) {
-            jobs.files().make("text/plain", "slow.txt", null, 0, (out, progress) -> {
-                try {
-                    go.await(10, TimeUnit.SECONDS);
-                } catch (InterruptedException e) {
-                    Thread.currentThread().interrupt();
-                }
-            });
+            jobs.files()
+                    .make(
+                            "text/plain",
+                            Brought.of("abc", "", "slow.txt", By.NOBODY, 0),
+                            new byte[0],
+                            (out, progress) -> {
+                                try {
+                                    go.await(10, TimeUnit.SECONDS);
+                                } catch (InterruptedException e) {
+                                    Thread.currentThread().interrupt();
+                                }
+                            });
         }
         assertEquals("p1", Waiting.ended(jobs.start("design", j -> "p1")).result());
         go.countDown();

@@ -87,12 +87,23 @@ share_classes() {
   if [ -f "$archive" ]; then SHARED=(-XX:SharedArchiveFile="$archive" -Xlog:cds=off -Xlog:cds+dynamic=off); fi
 }
 
+port_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+
 free_port() {
   local p
   for p in $(seq "$1" $(( $1 + 200 ))); do
-    if ! (exec 3<>"/dev/tcp/127.0.0.1/$p") 2>/dev/null; then echo "$p"; return; fi
+    if port_free "$p"; then echo "$p"; return; fi
   done
   fail "no free port between $1 and $(( $1 + 200 ))"
+}
+
+# same_port PORT SECONDS: waits until a process that is ending has let go of it
+same_port() {
+  local end=$(( SECONDS + $2 ))
+  until port_free "$1"; do
+    [ "$SECONDS" -lt "$end" ] || fail "another program listens on port $1, on which the database was; stop it, or start again for another port."
+    sleep 0.1
+  done
 }
 
 # own_folder DIR: makes the folder and holds it (file descriptor 9) as long as this process or a server that it started lives
@@ -106,7 +117,7 @@ own_folder() {
   echo "$$" > "$1/owner"
 }
 
-# database_start DIR: a private MariaDB in DIR; sets DB_URL and DB_PASSWORD_FILE
+# database_start DIR [PORT]: a private MariaDB in DIR, on that port and no other where a server holds on to it; sets DB_URL and DB_PASSWORD_FILE
 database_start() {
   local b="$1" me; me="$(id -un)"
   need_database
@@ -133,7 +144,8 @@ database_start() {
     DB_OWNER=1
     say "the database is running already on port $DB_PORT"
   else
-    DB_PORT="$(free_port "${DB_PORT:-13306}")"
+    if [ -n "${2:-}" ]; then same_port "$2" 30; fi
+    DB_PORT="${2:-$(free_port 13306)}"
     echo "$DB_PORT" > "$b/run/port"
     say "starting the database on 127.0.0.1:$DB_PORT"
     setsid nohup /usr/sbin/mariadbd --no-defaults --user="$me" --datadir="$b/data" --socket="$DB_SOCKET" --pid-file="$DB_PID_FILE" \

@@ -6,6 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.net.InetAddress;
+import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -53,6 +55,24 @@ class StartScriptTest {
         assertTrue(out(bash("for i in $(seq 100); do (own_folder '" + dir
                         + "') >/dev/null 2>&1 && break; sleep 0.1; done; own_folder '" + dir + "'; echo taken"))
                 .contains("taken"));
+    }
+
+    /** A database that died comes back on the port that the server knows, once the dying process has let go of it, and on no other. */
+    @Test
+    void aPortIsWaitedFor() throws IOException, InterruptedException {
+        Process waits;
+        try (ServerSocket held = new ServerSocket(0, 50, InetAddress.getLoopbackAddress())) {
+            int port = held.getLocalPort();
+            Process refused = bash("same_port " + port + " 0; echo there");
+            assertTrue(out(refused).contains("another program listens on port " + port));
+            assertEquals(1, refused.exitValue());
+            waits = bash("echo waits; same_port " + port + " 60; echo there");
+            assertEquals('w', waits.getInputStream().read());
+            // of the one that was refused, and of this: it has looked
+            held.accept().close();
+            held.accept().close();
+        }
+        assertEquals("aits\nthere\n", out(waits));
     }
 
     @Test

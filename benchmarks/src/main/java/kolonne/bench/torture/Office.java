@@ -86,8 +86,8 @@ final class Office implements AutoCloseable {
     }
 
     void startDatabase() throws IOException, InterruptedException {
-        shell("cd '" + places.root() + "' && . scripts/lib.sh && DB_PORT=" + places.port() + " && database_start '"
-                + places.database() + "' && [ \"$DB_PORT\" = " + places.port() + " ]");
+        shell("cd '" + places.root() + "' && . scripts/lib.sh && database_start '" + places.database() + "' "
+                + places.port());
     }
 
     /** Starts a database that has ended by itself, as {@code ./start} does. */

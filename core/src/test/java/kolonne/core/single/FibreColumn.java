@@ -18,8 +18,8 @@ final class FibreColumn {
     /** A bar [mm, mm2]. */
     record Rod(double x, double z, double area) {}
 
-    /** Compression positive [N, Nmm]; φ with ties; what bars in the edge of the block displace or do not [N]. */
-    record Point(double n, double up, double right, double phi, double edged) {}
+    /** Compression positive [N, Nmm]; φ with ties; what bars displace of the block, and what those in its edge displace or do not [N]. */
+    record Point(double n, double up, double right, double phi, double displaced, double edged) {}
 
     private final double[] x;
     private final double[] z;
@@ -28,6 +28,8 @@ final class FibreColumn {
     private final double radius;
     private final List<Rod> bars;
     private final Rules rules;
+    private final double peak;
+    private final double power;
 
     /** @param metric whether β1 is of the edition in SI units; both false by EN */
     record Rules(boolean en, boolean metric, double fc, double fy) {
@@ -49,11 +51,8 @@ final class FibreColumn {
             return fc <= 50 ? 0.0035 : (2.6 + 35 * Math.pow((90 - fc) / 100, 4)) / 1000;
         }
 
-        /** (3.17), (3.18). */
-        double curve(double strain) {
-            double n = fc <= 50 ? 2 : 1.4 + 23.4 * Math.pow((90 - fc) / 100, 4);
-            double fcd = fc / 1.5;
-            return strain <= 0 ? 0 : strain >= atPeak() ? fcd : fcd * (1 - Math.pow(1 - strain / atPeak(), n));
+        double power() {
+            return fc <= 50 ? 2 : 1.4 + 23.4 * Math.pow((90 - fc) / 100, 4);
         }
 
         /** Table 21.2.2, other than spirals. */
@@ -100,6 +99,8 @@ final class FibreColumn {
                 .map(b -> new Rod(b.x() - cx, b.z() - cz, b.area()))
                 .toList();
         this.rules = rules;
+        this.peak = rules.atPeak();
+        this.power = rules.power();
     }
 
     double area() {
@@ -145,6 +146,7 @@ final class FibreColumn {
             right += s * x[i];
         }
         double tension = 0;
+        double displaced = 0;
         double edged = 0;
         for (Rod b : bars) {
             double below = top - b.x * ux - b.z * uz;
@@ -152,17 +154,23 @@ final class FibreColumn {
             double f = (Math.max(-rules.steel(), Math.min(rules.steel(), ES * strain)) - stress(below, c, edge, block))
                     * b.area;
             tension = Math.max(tension, -strain);
-            if (!rules.en && Math.abs(below - block) < Math.sqrt(b.area / Math.PI) + EDGE) {
-                edged += 0.85 * rules.fc * b.area;
-            }
+            double concrete = rules.en ? 0 : 0.85 * rules.fc * b.area;
+            displaced += below < block ? concrete : 0;
+            edged += Math.abs(below - block) < Math.sqrt(b.area / Math.PI) + EDGE ? concrete : 0;
             n += f;
             up += f * b.z;
             right += f * b.x;
         }
-        return new Point(n, up, right, rules.phi(tension), edged);
+        return new Point(n, up, right, rules.phi(tension), displaced, edged);
     }
 
     private double stress(double below, double c, double edge, double block) {
-        return rules.en ? rules.curve(edge * (c - below) / c) : below < block ? 0.85 * rules.fc : 0;
+        return rules.en ? curve(edge * (c - below) / c) : below < block ? 0.85 * rules.fc : 0;
+    }
+
+    /** (3.17), (3.18). */
+    private double curve(double strain) {
+        double fcd = rules.fc / 1.5;
+        return strain <= 0 ? 0 : strain >= peak ? fcd : fcd * (1 - Math.pow(1 - strain / peak, power));
     }
 }

@@ -7,7 +7,7 @@ import kolonne.core.section.StrengthSurface;
 
 /**
  * The design strength surface N-Mx-My of a section without symmetry. Utilisation is measured along the ray from the origin through the demand: 1.00 on the
- * surface. The neutral axis whose nominal resultants lie on the ray is found from the nearest of a mesh of axes, by Newton's method.
+ * surface. The neutral axis whose nominal resultants lie on the ray is found from the nearest of a mesh of axes, by Newton's method, or where that fails, as at a bar that begins to yield, by halving.
  */
 public final class GeneralSurface implements StrengthSurface {
     private static final int ANGLES = 60;
@@ -17,28 +17,16 @@ public final class GeneralSurface implements StrengthSurface {
 
     private static final double STARTING_NEAR = 0.8;
     private static final int NEWTON = 40;
-    private static final int STARTS = 6;
-    /** Cosine of the angle to the mesh within which a ray has an axis, if it takes all directions to find it. */
-    private static final double BESIDE = 0.999;
-
-    private static final int ROUNDS = 6;
-    private static final int SEARCH = 60;
     /** Neutral axes are looked for between these parts of the section's size: everything in tension, everything crushed. */
-    private static final double LEAST = 1e-4;
+    private static final double LEAST = 1e-7;
 
-    private static final double MOST = 1e4;
+    private static final double MOST = 1e7;
     /** How far off the ray resultants may lie, as a part of their size. */
     private static final double NEAR = 1e-9;
     /** The same at the ends of the range, where the neutral axis hardly moves them any more. */
-    private static final double NEAR_END = 2e-3;
-    /** The same beside a tip. */
-    private static final double NEAR_TIP = 1e-7;
-    /** The same beside pure compression where no axis meets the ray. */
-    private static final double NEAR_LOOP = 1e-2;
-    /** The same where what is found passes the code's cap on axial force by far, and how far. */
-    private static final double NEAR_CAPPED = 0.03;
-
-    private static final double CAPPED = 0.9;
+    private static final double NEAR_END = 1e-6;
+    /** The same of what is found without slopes. */
+    private static final double NEAR_WOUND = 1e-7;
 
     private final GeneralSection section;
     private final double scale;
@@ -100,8 +88,18 @@ public final class GeneralSurface implements StrengthSurface {
 
     /** Of neutral axes by angle and depth: the unit vector of the nominal resultants and the design strength along it. */
     private record Mesh(double[] x, double[] y, double[] z, double[] strength) {
-        double near(int k, double[] d) {
-            return x[k] * d[0] + y[k] * d[1] + z[k] * d[2];
+        /** The axis whose resultants point most nearly the way of {@code d}. */
+        int nearest(double[] d) {
+            int best = 0;
+            double most = -2;
+            for (int k = 0; k < x.length; k++) {
+                double near = x[k] * d[0] + y[k] * d[1] + z[k] * d[2];
+                if (near > most) {
+                    most = near;
+                    best = k;
+                }
+            }
+            return best;
         }
 
         /** A point of the design surface. */
@@ -175,15 +173,7 @@ public final class GeneralSurface implements StrengthSurface {
         }
         double[] d = {demand[0] / size, demand[1] / size, demand[2] / size};
         Mesh all = mesh();
-        int best = 0;
-        double most = -2;
-        for (int k = 0; k < all.x.length; k++) {
-            double near = all.near(k, d);
-            if (near > most) {
-                most = near;
-                best = k;
-            }
-        }
+        int best = all.nearest(d);
         double strength = round(all, best / DEPTHS, best % DEPTHS, d);
         double cap = n > 0 ? n / section.axialCap() : 0;
         return Math.max(cap, size / (Double.isNaN(strength) ? all.strength[best] : strength));
@@ -230,69 +220,40 @@ public final class GeneralSurface implements StrengthSurface {
 
     /** Direction and log of the depth of the neutral axis whose resultants point the way of {@code d}; null where there is none. */
     private double[] axis(double[] d) {
-        double[][] atEnd = new double[1][];
-        double[] quick = mesh == null ? beforeTheMesh(d, atEnd) : null;
+        double[] quick = mesh == null ? beforeTheMesh(d) : null;
         if (quick != null) {
             return quick;
         }
-        Mesh all = mesh();
-        // the nearest of the mesh, and next the nearest of other directions; at the tips of the surface all directions
-        // are as near, and only some lead there
-        boolean[] tried = new boolean[ANGLES];
-        int starts = STARTS;
-        for (int start = 0; start < starts; start++) {
-            int best = -1;
-            double most = -2;
-            for (int k = 0; k < all.x.length; k++) {
-                double near = all.near(k, d);
-                if (near > most && !tried[k / DEPTHS]) {
-                    most = near;
-                    best = k;
-                }
-            }
-            tried[best / DEPTHS] = true;
-            starts = start == 0 && most > BESIDE ? ANGLES : starts;
-            double[] found = newton(theta(best), logC(best), d, atEnd);
-            if (found != null) {
-                return found;
-            }
-            if (start == 0) {
-                double[] beside = besideTip(d, atEnd);
-                if (beside != null) {
-                    return beside;
-                }
-            }
-        }
-        return atEnd[0];
+        int best = mesh().nearest(d);
+        double[] found = newton(theta(best), logC(best), d);
+        return found == null ? wound(d) : found;
     }
 
-    /**
-     * The same where the ray passes by a tip of the surface; null where what is found there is not on the ray.
-     *
-     * @param atEnd takes what is near to the ray, and beside pure compression, where no axis may meet it, the nearest, farther off if it is so strong that the code's cap governs
-     */
-    private double[] besideTip(double[] d, double[][] atEnd) {
-        double[] found = new BesideTip(
-                        (theta, logC) -> Vectors.unit(vector(at(theta, logC))), d, Math.log(LEAST), Math.log(MOST))
+    /** The same without slopes. */
+    private double[] wound(double[] d) {
+        for (double end : new double[] {LEAST, MOST}) {
+            if (off(0, Math.log(end), d) < NEAR_END) {
+                return new double[] {0, Math.log(end)};
+            }
+        }
+        double[] found = new WoundAxis(
+                        (theta, logC) -> Vectors.unit(vector(at(theta, logC))),
+                        d,
+                        Bends.of(section.outline(), section.bars()),
+                        Math.log(LEAST),
+                        Math.log(MOST))
                 .axis();
-        Resultant r = at(found[0], found[1]);
-        double[] v = vector(r);
-        double[] off = Vectors.less(Vectors.unit(v), d);
-        double left = Math.sqrt(Vectors.dot(off, off));
-        if (left < NEAR_TIP) {
-            return found;
-        }
-        double cap = d[0] > 0 ? section.axialCap() / d[0] : Double.POSITIVE_INFINITY;
-        boolean pushed = d[0] > 0 && left < NEAR_LOOP;
-        boolean capped = left < NEAR_CAPPED && cap < CAPPED * r.phi() * Math.sqrt(Vectors.dot(v, v));
-        if (atEnd[0] == null && (left < NEAR_END || pushed || capped)) {
-            atEnd[0] = found;
-        }
-        return null;
+        return found != null && off(found[0], found[1], d) < NEAR_WOUND ? found : null;
+    }
+
+    /** How far off the ray the resultants of an axis point. */
+    private double off(double theta, double logC, double[] d) {
+        double[] off = Vectors.less(Vectors.unit(vector(at(theta, logC))), d);
+        return Math.sqrt(Vectors.dot(off, off));
     }
 
     /** The same from a few axes square to the moments: a surface that one demand already finds too weak needs no mesh. */
-    private double[] beforeTheMesh(double[] d, double[][] atEnd) {
+    private double[] beforeTheMesh(double[] d) {
         double theta = Math.atan2(d[1], d[2]);
         double best = 0;
         double most = -2;
@@ -303,35 +264,15 @@ public final class GeneralSurface implements StrengthSurface {
                 best = part;
             }
         }
-        return most > STARTING_NEAR ? newton(theta, Math.log(best), d, atEnd) : null;
+        return most > STARTING_NEAR ? newton(theta, Math.log(best), d) : null;
     }
 
-    /**
-     * From a start by Newton's method; where a yielding bar bends the surface and stops it, by steps to and fro.
-     *
-     * @param atEnd takes what is found at an end of the range near to the ray, for rays that no axis meets better
-     */
-    private double[] newton(double theta0, double logC0, double[] d, double[][] atEnd) {
-        double[] e1 = Vectors.unit(
-                Math.abs(d[0]) < 0.9
-                        ? Vectors.cross(d, new double[] {1, 0, 0})
-                        : Vectors.cross(d, new double[] {0, 1, 0}));
+    /** From a start by Newton's method; null where it leads nowhere. */
+    private double[] newton(double theta, double logC, double[] d) {
+        double[] e1 = Vectors.across(d);
         double[] e2 = Vectors.cross(d, e1);
-        double[] at = {theta0, logC0};
-        for (int round = 0; round < ROUNDS; round++) {
-            if (size(steps(at, d, e1, e2)) < NEAR || size(search(at, d, e1, e2)) < NEAR) {
-                return at;
-            }
-        }
-        boolean end = at[1] < Math.log(LEAST * 1.01) || at[1] > Math.log(MOST / 1.01);
-        double left = size(off(at[0], at[1], d, e1, e2));
-        if (left < 1e3 * NEAR) {
-            return at;
-        }
-        if (end && left < NEAR_END && atEnd[0] == null) {
-            atEnd[0] = at;
-        }
-        return null;
+        double[] at = {theta, logC};
+        return size(steps(at, d, e1, e2)) < NEAR ? at : null;
     }
 
     /** How far off the ray; far where the resultants point away. */
@@ -370,33 +311,6 @@ public final class GeneralSurface implements StrengthSurface {
                 return f;
             }
             f = next;
-        }
-        return f;
-    }
-
-    /** The same by steps to and fro that halve where none helps. */
-    private double[] search(double[] at, double[] d, double[] e1, double[] e2) {
-        double[] f = off(at[0], at[1], d, e1, e2);
-        double stepTheta = 0.05;
-        double stepLog = 0.1;
-        for (int k0 = 0; k0 < SEARCH && stepTheta > 1e-11 && size(f) >= NEAR; k0++) {
-            boolean better = false;
-            for (int k = 0; k < 8; k++) {
-                double turn = Math.PI / 4 * k;
-                double theta = at[0] + stepTheta * Math.cos(turn);
-                double logC = bounded(at[1] + stepLog * Math.sin(turn));
-                double[] q = off(theta, logC, d, e1, e2);
-                if (size(q) < size(f)) {
-                    f = q;
-                    at[0] = theta;
-                    at[1] = logC;
-                    better = true;
-                }
-            }
-            if (!better) {
-                stepTheta /= 2;
-                stepLog /= 2;
-            }
         }
         return f;
     }

@@ -25,8 +25,6 @@ public final class GeneralSurface implements StrengthSurface {
     private static final double NEAR = 1e-9;
     /** The same at the ends of the range, where the neutral axis hardly moves them any more. */
     private static final double NEAR_END = 1e-6;
-    /** The same of what is found without slopes. */
-    private static final double NEAR_WOUND = 1e-7;
 
     private final GeneralSection section;
     private final double scale;
@@ -225,25 +223,25 @@ public final class GeneralSurface implements StrengthSurface {
             return quick;
         }
         int best = mesh().nearest(d);
-        double[] found = newton(theta(best), logC(best), d);
-        return found == null ? wound(d) : found;
+        double[] start = {theta(best), logC(best)};
+        double[] found = newton(start[0], start[1], d);
+        return found == null ? wound(d, start) : found;
     }
 
     /** The same without slopes. */
-    private double[] wound(double[] d) {
+    private double[] wound(double[] d, double[] near) {
         for (double end : new double[] {LEAST, MOST}) {
             if (off(0, Math.log(end), d) < NEAR_END) {
                 return new double[] {0, Math.log(end)};
             }
         }
-        double[] found = new WoundAxis(
+        return new WoundAxis(
                         (theta, logC) -> Vectors.unit(vector(at(theta, logC))),
                         d,
                         Bends.of(section.outline(), section.bars()),
                         Math.log(LEAST),
                         Math.log(MOST))
-                .axis();
-        return found != null && off(found[0], found[1], d) < NEAR_WOUND ? found : null;
+                .axis(near);
     }
 
     /** How far off the ray the resultants of an axis point. */

@@ -1,6 +1,8 @@
 package kolonne.core.section.general;
 
 import java.util.function.DoubleFunction;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 
 /**
  * The neutral axis whose resultants point along a ray, found without slopes: near pure compression and pure tension, where the resultants of every direction
@@ -15,14 +17,25 @@ final class WoundAxis {
         double[] of(double theta, double logC);
     }
 
-    private static final int SECTORS = 8;
-    private static final int DEPTHS = 40;
+    private static final int SECTORS = 16;
+    /** Depths of the axis over the size of the section where cells end; before and after them nearly all lies still. */
+    private static final double[] DEPTHS = {
+        1e-5, 1e-3, 0.01, 0.02, 0.03, 0.05, 0.07, 0.1, 0.14, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.85, 1, 1.2, 1.5, 2, 3, 5,
+        10, 30, 1e3
+    };
+
     /** Parts of a side of a cell that are looked at at least. */
-    private static final int PARTS = 6;
+    private static final int PARTS = 3;
     /** Turns round the ray from one place to the next that are believed [rad]. */
     private static final double TURN = 0.8;
 
     private static final int FINEST = 52;
+    /** How far off the ray resultants may point. */
+    private static final double NEAR = 1e-8;
+    /** Half of the cell that is looked at first [rad], and in the log of the depth. */
+    private static final double ABOUT = 0.1;
+
+    private static final double ABOUT_DEPTH = 0.4;
     private static final int HALVINGS = 110;
 
     private final Pointing pointing;
@@ -30,8 +43,8 @@ final class WoundAxis {
     private final double[] e1;
     private final double[] e2;
     private final double[] bends;
-    private final double from;
-    private final double to;
+    /** Logs of depths from the end nearer to the ray. */
+    private final double[] depths;
 
     /** A place in directions and depths, and where round the ray its resultants are [rad]. */
     private record Place(double theta, double logC, double round) {}
@@ -69,27 +82,44 @@ final class WoundAxis {
         this.ray = ray;
         this.e1 = Vectors.across(ray);
         this.e2 = Vectors.cross(ray, e1);
-        this.bends = bends;
+        this.bends = IntStream.rangeClosed(-1, 1)
+                .mapToObj(turn -> DoubleStream.of(bends).map(b -> b + 2 * Math.PI * turn))
+                .flatMapToDouble(turned -> turned)
+                .toArray();
         boolean push = Vectors.dot(pointing.of(0, most), ray) >= Vectors.dot(pointing.of(0, least), ray);
-        this.from = push ? most : least;
-        this.to = push ? least : most;
+        double[] all = DoubleStream.concat(
+                        DoubleStream.of(least),
+                        DoubleStream.concat(DoubleStream.of(DEPTHS).map(Math::log), DoubleStream.of(most)))
+                .toArray();
+        this.depths = IntStream.range(0, all.length)
+                .mapToDouble(i -> all[push ? all.length - 1 - i : i])
+                .toArray();
     }
 
-    /** Direction and log of the depth of the axis, from the nearer end of the depths on; null where there is none. */
-    double[] axis() {
-        double[] before = sectors(from);
-        for (int k = 1; k <= DEPTHS; k++) {
-            double low = from + (to - from) * (k - 1) / DEPTHS;
-            double high = from + (to - from) * k / DEPTHS;
+    /**
+     * Direction and log of the depth of the axis; null where there is none.
+     *
+     * @param near the same of an axis that may be near to it: the cell round that is looked at first
+     */
+    double[] axis(double[] near) {
+        Cell about = new Cell(near[0] - ABOUT, near[0] + ABOUT, near[1] - ABOUT_DEPTH, near[1] + ABOUT_DEPTH);
+        double[] found = within(about, winds(about));
+        return found == null ? anywhere() : found;
+    }
+
+    private double[] anywhere() {
+        double[] before = sectors(depths[0]);
+        for (int k = 1; k < depths.length; k++) {
+            double low = depths[k - 1];
+            double high = depths[k];
             double[] after = sectors(high);
             double left = deeper(0, low, high);
             for (int i = 0; i < SECTORS; i++) {
                 double right = deeper(sector(i + 1), low, high);
                 long winds = turns(before[i] + right - after[i] - left);
                 left = right;
-                double[] found = winds == 0 ? null : within(new Cell(sector(i), sector(i + 1), low, high), winds > 0);
-                // or one whose resultants point the other way: round that they wind as well
-                if (found != null && Vectors.dot(pointing.of(found[0], found[1]), ray) > 0) {
+                double[] found = within(new Cell(sector(i), sector(i + 1), low, high), winds);
+                if (found != null) {
                     return found;
                 }
             }
@@ -110,14 +140,18 @@ final class WoundAxis {
         return out;
     }
 
-    /** @param positive whether the resultants wind positively */
-    private double[] within(Cell whole, boolean positive) {
+    /** Null where the resultants do not wind round the ray, or where it points the other way that they wind round. */
+    private double[] within(Cell whole, long wound) {
         Cell at = whole;
-        for (int k = 0; k < HALVINGS; k++) {
+        for (int k = 0; wound != 0 && k < HALVINGS; k++) {
+            double[] off = Vectors.less(pointing.of(at.theta(), at.logC()), ray);
+            if (Math.sqrt(Vectors.dot(off, off)) < NEAR) {
+                return new double[] {at.theta(), at.logC()};
+            }
             long winds = winds(at.first());
-            at = (positive ? winds > 0 : winds < 0) ? at.first() : at.second();
+            at = (wound > 0 ? winds > 0 : winds < 0) ? at.first() : at.second();
         }
-        return new double[] {at.theta(), at.logC()};
+        return null;
     }
 
     private long winds(Cell c) {

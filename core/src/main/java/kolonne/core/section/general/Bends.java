@@ -1,5 +1,6 @@
 package kolonne.core.section.general;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
 import kolonne.core.section.PlacedBar;
@@ -9,6 +10,9 @@ import kolonne.core.section.PlacedBar;
  * go, from one end of it to the other, and along a row of outermost bars all of them yield together.
  */
 final class Bends {
+    /** Directions of sides that lie along each other [rad]. */
+    private static final double SAME = 1e-12;
+
     private Bends() {}
 
     /** From 0 to 2π, growing. */
@@ -20,7 +24,13 @@ final class Bends {
                         .toList(),
                 out);
         add(bars.stream().map(b -> new double[] {b.x(), b.y()}).toList(), out);
-        return out.stream().mapToDouble(d -> d).toArray();
+        List<Double> apart = new ArrayList<>();
+        for (double theta : out) {
+            if (apart.isEmpty() || theta - apart.get(apart.size() - 1) > SAME) {
+                apart.add(theta);
+            }
+        }
+        return apart.stream().mapToDouble(d -> d).toArray();
     }
 
     /** Square to the sides of the convex hull of points, both ways; round it from one of its corners to the next that has all others at its left. */

@@ -168,23 +168,25 @@ final class WoundAxis {
         double low = start;
         for (double bend : bends) {
             if (bend > low && bend < end) {
-                sum += along(theta -> place(theta, logC), low, bend);
+                sum += along(theta -> place(theta, logC), low, bend, (bend - low) / (end - start));
                 low = bend;
             }
         }
-        return sum + along(theta -> place(theta, logC), low, end);
+        return sum + along(theta -> place(theta, logC), low, end, (end - low) / (end - start));
     }
 
     /** The same in one direction, from one depth to another. */
     private double deeper(double theta, double start, double end) {
-        return along(logC -> place(theta, logC), start, end);
+        return along(logC -> place(theta, logC), start, end, 1);
     }
 
-    private double along(DoubleFunction<Place> line, double start, double end) {
+    /** @param share of the side of a cell */
+    private double along(DoubleFunction<Place> line, double start, double end, double share) {
+        int parts = (int) Math.ceil(PARTS * share);
         double sum = 0;
         Place before = line.apply(start);
-        for (int k = 1; k <= PARTS; k++) {
-            Place after = line.apply(start + (end - start) * k / PARTS);
+        for (int k = 1; k <= parts; k++) {
+            Place after = line.apply(start + (end - start) * k / parts);
             sum += turned(before, after, FINEST);
             before = after;
         }

@@ -182,7 +182,8 @@ final class WoundAxis {
 
     /** @param share of the side of a cell */
     private double along(DoubleFunction<Place> line, double start, double end, double share) {
-        int parts = (int) Math.ceil(PARTS * share);
+        // between two sides of the outline the axis touches a corner, where there is much less concrete than along them
+        int parts = Math.max(2, (int) Math.ceil(PARTS * share));
         double sum = 0;
         Place before = line.apply(start);
         for (int k = 1; k <= parts; k++) {

@@ -32,6 +32,10 @@ final class WoundAxis {
     private static final int FINEST = 52;
     /** How far off the ray resultants may point. */
     private static final double NEAR = 1e-8;
+
+    private static final double ROUNDING = 1e-12;
+    /** Places that are looked at, at most; some thousands are usual. */
+    private static final int MOST = 100_000;
     /** Half of the cell that is looked at first [rad], and in the log of the depth. */
     private static final double ABOUT = 0.1;
 
@@ -46,8 +50,13 @@ final class WoundAxis {
     /** Logs of depths from the end nearer to the ray. */
     private final double[] depths;
 
-    /** A place in directions and depths, and where round the ray its resultants are [rad]. */
-    private record Place(double theta, double logC, double round) {}
+    /** An axis that was come upon. */
+    private double[] hit;
+
+    private int places;
+
+    /** A place in directions and depths, and where round the ray its resultants are [rad]; whether that is more than rounding. */
+    private record Place(double theta, double logC, double round, boolean sure) {}
 
     /** Directions from a to b, depths from c to d. */
     private record Cell(double a, double b, double c, double d) {
@@ -103,11 +112,14 @@ final class WoundAxis {
      */
     double[] axis(double[] near) {
         Cell about = new Cell(near[0] - ABOUT, near[0] + ABOUT, near[1] - ABOUT_DEPTH, near[1] + ABOUT_DEPTH);
-        double[] found = within(about, winds(about));
-        return found == null ? anywhere() : found;
+        within(about, winds(about));
+        if (hit == null) {
+            anywhere();
+        }
+        return hit;
     }
 
-    private double[] anywhere() {
+    private void anywhere() {
         double[] before = sectors(depths[0]);
         for (int k = 1; k < depths.length; k++) {
             double low = depths[k - 1];
@@ -118,14 +130,13 @@ final class WoundAxis {
                 double right = deeper(sector(i + 1), low, high);
                 long winds = turns(before[i] + right - after[i] - left);
                 left = right;
-                double[] found = within(new Cell(sector(i), sector(i + 1), low, high), winds);
-                if (found != null) {
-                    return found;
+                within(new Cell(sector(i), sector(i + 1), low, high), winds);
+                if (over()) {
+                    return;
                 }
             }
             before = after;
         }
-        return null;
     }
 
     private static double sector(int i) {
@@ -140,18 +151,13 @@ final class WoundAxis {
         return out;
     }
 
-    /** Null where the resultants do not wind round the ray, or where it points the other way that they wind round. */
-    private double[] within(Cell whole, long wound) {
+    /** Comes upon the axis unless the resultants do not wind round the ray, or what they wind round points the other way. */
+    private void within(Cell whole, long wound) {
         Cell at = whole;
-        for (int k = 0; wound != 0 && k < HALVINGS; k++) {
-            double[] off = Vectors.less(pointing.of(at.theta(), at.logC()), ray);
-            if (Math.sqrt(Vectors.dot(off, off)) < NEAR) {
-                return new double[] {at.theta(), at.logC()};
-            }
+        for (int k = 0; wound != 0 && !over() && k < HALVINGS; k++) {
             long winds = winds(at.first());
             at = (wound > 0 ? winds > 0 : winds < 0) ? at.first() : at.second();
         }
-        return null;
     }
 
     private long winds(Cell c) {
@@ -196,15 +202,26 @@ final class WoundAxis {
 
     private double turned(Place p, Place q, int halvings) {
         double turn = Math.IEEEremainder(q.round - p.round, 2 * Math.PI);
-        if (Math.abs(turn) < TURN || halvings == 0) {
+        if (Math.abs(turn) < TURN || halvings == 0 || over() || !p.sure || !q.sure) {
             return turn;
         }
         Place middle = place((p.theta + q.theta) / 2, (p.logC + q.logC) / 2);
         return turned(p, middle, halvings - 1) + turned(middle, q, halvings - 1);
     }
 
+    private boolean over() {
+        return hit != null || places > MOST;
+    }
+
     private Place place(double theta, double logC) {
+        places++;
         double[] v = pointing.of(theta, logC);
-        return new Place(theta, logC, Math.atan2(Vectors.dot(v, e2), Vectors.dot(v, e1)));
+        double x = Vectors.dot(v, e1);
+        double y = Vectors.dot(v, e2);
+        double off = Math.hypot(x, y);
+        if (off < NEAR && Vectors.dot(v, ray) > 0) {
+            hit = new double[] {theta, logC};
+        }
+        return new Place(theta, logC, Math.atan2(y, x), off > ROUNDING);
     }
 }

@@ -7,7 +7,8 @@ import kolonne.core.section.StrengthSurface;
 
 /**
  * The design strength surface N-Mx-My of a section without symmetry. Utilisation is measured along the ray from the origin through the demand: 1.00 on the
- * surface. The neutral axis whose nominal resultants lie on the ray is found from the nearest of a mesh of axes, by Newton's method, or where that fails, as at a bar that begins to yield, by halving.
+ * surface. The neutral axis whose nominal resultants lie on the ray is found from the nearest of a mesh of axes by Newton's method or, where that leads nowhere,
+ * by halving ({@link WoundAxis}).
  */
 public final class GeneralSurface implements StrengthSurface {
     private static final int ANGLES = 60;

@@ -7,26 +7,25 @@ import kolonne.core.single.FibreColumn.Point;
  * depths: what a demand uses of it, to the size of the triangles.
  */
 final class FibreTip {
-    private static final int ANGLES = 120;
-    private static final int DEPTHS = 30;
     /** Makes moments comparable to forces [mm]. */
     private static final double SCALE = 500;
 
     /** From the tip outwards; round it. */
-    private final Point[][] points = new Point[DEPTHS + 1][ANGLES];
+    private final Point[][] points;
 
     /** Least and greatest of what the triangles on a demand's ray say, and of how much the concrete that bars displace in them may change that, as a part. */
     record Use(double least, double most, double unsure) {}
 
     /** @param compression about pure compression, else about pure tension */
-    FibreTip(FibreColumn fibres, boolean compression) {
+    FibreTip(FibreColumn fibres, boolean compression, int angles, int depths) {
+        points = new Point[depths + 1][angles];
         double near = compression ? 8 : 2e-3;
         double far = compression ? 0.4 : 0.8;
-        for (int j = 0; j <= DEPTHS; j++) {
-            double depth = near * Math.pow(far / near, (j - 1.0) / (DEPTHS - 1));
-            for (int i = 0; i < ANGLES; i++) {
-                double at = j > 0 ? depth : compression ? 1e6 : 1e-6;
-                points[j][i] = fibres.at(2 * Math.PI * i / ANGLES, at);
+        for (int j = 0; j <= depths; j++) {
+            double depth = near * Math.pow(far / near, (j - 1.0) / (depths - 1));
+            for (int i = 0; i < angles; i++) {
+                double at = j > 0 ? depth : compression ? 1e12 : 1e-12;
+                points[j][i] = fibres.at(2 * Math.PI * i / angles, at);
             }
         }
     }
@@ -38,9 +37,9 @@ final class FibreTip {
     /** @return endless where no triangle lies on the ray */
     Use of(double n, double up, double right) {
         Use use = new Use(Double.POSITIVE_INFINITY, 0, 0);
-        for (int j = 0; j < DEPTHS; j++) {
-            for (int i = 0; i < ANGLES; i++) {
-                int next = (i + 1) % ANGLES;
+        for (int j = 0; j + 1 < points.length; j++) {
+            for (int i = 0; i < points[0].length; i++) {
+                int next = (i + 1) % points[0].length;
                 Point a = points[j][i];
                 Point b = points[j + 1][next];
                 use = with(use, n, up, right, a, b, points[j + 1][i]);

@@ -25,9 +25,11 @@ final class WoundAxis {
     };
 
     /** Parts of a side of a cell that are looked at at least. */
-    private static final int PARTS = 3;
+    private static final int PARTS = 2;
     /** Turns round the ray from one place to the next that are believed [rad]. */
     private static final double TURN = 0.8;
+    /** How far the way from one place to the next may bulge, as a part of its distance from the ray. */
+    private static final double BULGE = 0.25;
 
     private static final int FINEST = 52;
     /** How far off the ray resultants may point. */
@@ -55,8 +57,21 @@ final class WoundAxis {
 
     private int places;
 
-    /** A place in directions and depths, and where round the ray its resultants are [rad]; whether that is more than rounding. */
-    private record Place(double theta, double logC, double round, boolean sure) {}
+    /** A place in directions and depths, and where its resultants are as seen along the ray. */
+    private record Place(double theta, double logC, double x, double y) {
+        double off() {
+            return Math.hypot(x, y);
+        }
+
+        double round() {
+            return Math.atan2(y, x);
+        }
+
+        /** Whether it is off the ray by more than rounding. */
+        boolean sure() {
+            return off() > ROUNDING;
+        }
+    }
 
     /** Directions from a to b, depths from c to d. */
     private record Cell(double a, double b, double c, double d) {
@@ -188,8 +203,7 @@ final class WoundAxis {
 
     /** @param share of the side of a cell */
     private double along(DoubleFunction<Place> line, double start, double end, double share) {
-        // between two sides of the outline the axis touches a corner, where there is much less concrete than along them
-        int parts = Math.max(2, (int) Math.ceil(PARTS * share));
+        int parts = (int) Math.ceil(PARTS * share);
         double sum = 0;
         Place before = line.apply(start);
         for (int k = 1; k <= parts; k++) {
@@ -200,13 +214,24 @@ final class WoundAxis {
         return sum;
     }
 
+    /** Halved until the place in the middle says that they go straight enough, as seen from the ray, not to have gone by it between. */
     private double turned(Place p, Place q, int halvings) {
-        double turn = Math.IEEEremainder(q.round - p.round, 2 * Math.PI);
-        if (Math.abs(turn) < TURN || halvings == 0 || over() || !p.sure || !q.sure) {
+        double turn = turn(p, q);
+        if (halvings == 0 || over() || !p.sure() || !q.sure()) {
             return turn;
         }
         Place middle = place((p.theta + q.theta) / 2, (p.logC + q.logC) / 2);
+        double bulge = Math.hypot(middle.x - (p.x + q.x) / 2, middle.y - (p.y + q.y) / 2);
+        double first = turn(p, middle);
+        double second = turn(middle, q);
+        if (Math.max(Math.abs(first), Math.abs(second)) < TURN && bulge < BULGE * middle.off()) {
+            return first + second;
+        }
         return turned(p, middle, halvings - 1) + turned(middle, q, halvings - 1);
+    }
+
+    private static double turn(Place from, Place to) {
+        return Math.IEEEremainder(to.round() - from.round(), 2 * Math.PI);
     }
 
     private boolean over() {
@@ -218,10 +243,10 @@ final class WoundAxis {
         double[] v = pointing.of(theta, logC);
         double x = Vectors.dot(v, e1);
         double y = Vectors.dot(v, e2);
-        double off = Math.hypot(x, y);
-        if (off < NEAR && Vectors.dot(v, ray) > 0) {
+        Place there = new Place(theta, logC, x, y);
+        if (there.off() < NEAR && Vectors.dot(v, ray) > 0) {
             hit = new double[] {theta, logC};
         }
-        return new Place(theta, logC, Math.atan2(y, x), off > ROUNDING);
+        return there;
     }
 }

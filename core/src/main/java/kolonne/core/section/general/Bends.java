@@ -35,6 +35,9 @@ final class Bends {
 
     /** Square to the sides of the convex hull of points, both ways; round it from one of its corners to the next that has all others at its left. */
     private static void add(List<double[]> points, TreeSet<Double> out) {
+        if (points.isEmpty()) {
+            return;
+        }
         int first = 0;
         for (int i = 1; i < points.size(); i++) {
             first = points.get(i)[0] < points.get(first)[0] ? i : first;

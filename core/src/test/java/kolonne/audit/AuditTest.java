@@ -29,6 +29,7 @@ import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TieSpacing;
 import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.demand.Sidesway;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
@@ -40,7 +41,9 @@ import kolonne.core.design.RandomFrame;
 import kolonne.core.model.AnalysisOptions;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Combination;
 import kolonne.core.model.Role;
+import kolonne.core.model.StiffnessFactors;
 import kolonne.core.shape.Shape;
 import kolonne.core.type.Curve;
 import kolonne.core.type.CurveMaker;
@@ -59,6 +62,9 @@ class AuditTest {
     private static Basis basis(int code) {
         return Basis.standard(CODES.get(code));
     }
+
+    /** Of members that let a frame sway. */
+    private static final StiffnessFactors SOFT = new StiffnessFactors(1, 0.05, 0.05, 0.05, 0.05, 0.05);
 
     private static BuildingDesign design(Building b, Basis basis) {
         return BuildingDesigner.design(
@@ -198,6 +204,41 @@ class AuditTest {
         // of beams the cheapest cage may have less steel where more is asked of it, for fewer sizes or changes
         BuildingDesign upright = DesignedDemo.by(DesignedDemo.SMALL, basis(code));
         assertTrue(d.steel(Role.COLUMN).kg() > upright.steel(Role.COLUMN).kg());
+    }
+
+    /** Forces of a frame in equilibrium where it has moved under a part of its loads: second order of the rest alone is added. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 2})
+    void aFrameInItsDeformedShape(int code) {
+        List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
+        int read = 0;
+        int swaying = 0;
+        for (int i = 0; i < Sweep.of(3, 50); i++) {
+            Building straight = new RandomFrame(2300 + i).building(false);
+            AnalysisOptions o = straight.options();
+            List<Combination.Term> terms = straight.loadCases().stream()
+                    .filter(c -> !c.kind().isLateral())
+                    .map(c -> new Combination.Term(c.id(), 0.5))
+                    .toList();
+            Building moved = straight.withOptions(
+                    new AnalysisOptions(o.shearDeformation(), SOFT, SOFT, o.rigidEnds(), terms, o.patternLive()));
+            BuildingDesign d = design(moved, basis(code));
+            read += Audit.read(d, differences);
+            Sidesway sway = Sidesway.of(d.analysis(), basis(code));
+            List<Double> levels =
+                    moved.storeys().stream().map(s -> s.elevation()).sorted().toList();
+            Forces forces = new Forces(d.analysis(), Drawn.basis(basis(code)));
+            for (int s = 0; s + 1 < levels.size(); s++) {
+                for (int axis = 0; axis < 2; axis++) {
+                    double m = sway.magnifier(levels.get(s), levels.get(s + 1), axis == 0);
+                    double again = forces.magnifier(levels.get(s), levels.get(s + 1), 1 - axis, axis);
+                    assertEquals(again, m, 1e-3 * again, "storey " + s + " of frame " + i);
+                    swaying += m > 1 && !Double.isInfinite(m) ? 1 : 0;
+                }
+            }
+        }
+        Audit.told("frames in their deformed shape, " + CODES.get(code), read, differences);
+        assertTrue(swaying > 1, swaying + " storeys sway on");
     }
 
     private static HandLift byHand(boolean round, Basis basis, Random random) {

@@ -126,8 +126,21 @@ final class Forces {
         }
         double most = 0;
         double middle = (base + top) / 2;
+        // what of their compression the analysis has brought to equilibrium where it has moved
+        double had = 0;
+        for (Combination.Term t : b.options().pDelta()) {
+            for (Member m : b.members()) {
+                double z1 = a.index().joint(m.start()).z();
+                double z2 = a.index().joint(m.end()).z();
+                if (m.role() == Role.COLUMN && Math.min(z1, z2) < middle && Math.max(z1, z2) > middle) {
+                    had += t.factor()
+                            * a.force(
+                                    a.index().memberNumber(m.id()), a.index().caseNumber(t.loadCase()), 0, Analysis.N);
+                }
+            }
+        }
         for (int k = 0; k < strength.size(); k++) {
-            double p = 0;
+            double p = Math.min(0, had);
             for (Member m : b.members()) {
                 double z1 = a.index().joint(m.start()).z();
                 double z2 = a.index().joint(m.end()).z();

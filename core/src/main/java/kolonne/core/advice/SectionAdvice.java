@@ -300,7 +300,8 @@ public final class SectionAdvice {
     private static Option tried(BeamDesign d, BeamContext context, Shape was, Shape shape, String id) {
         boolean present = shape.equals(was);
         BeamLine line = d.line().with(was, shape);
-        BeamDesign t = present ? d : BeamDesigner.design(line, context);
+        BeamDesign t =
+                present ? d : d.satisfied() ? BeamDesigner.design(line, context) : BeamDesigner.onTrial(line, context);
         Quantities has = Quantities.of(t);
         double concrete = has.concrete() / 1e9;
         double formwork = line.spans().stream()

@@ -235,9 +235,9 @@ public final class ColumnSection implements PlaneSection {
     /** Area and first moments (x, y) of a circular segment of depth a. */
     private double[] circleBlock(double r, double a, double ux, double uy) {
         double cos = Math.max(-1, Math.min(1, (r - a) / r));
-        double t = Math.acos(cos);
-        double area = r * r * (t - Math.sin(t) * Math.cos(t));
-        double first = 2.0 / 3 * r * r * r * Math.pow(Math.sin(t), 3);
+        double sin = Math.sqrt((1 - cos) * (1 + cos));
+        double area = r * r * (Math.acos(cos) - sin * cos);
+        double first = 2.0 / 3 * r * r * r * sin * sin * sin;
         return new double[] {area, first * ux, first * uy};
     }
 

@@ -48,6 +48,11 @@ public final class BeamDesigner {
             Cause.SLENDERNESS,
             Cause.GEOMETRY,
             Cause.OUT_OF_SCOPE);
+    /** Of these what no bars mend, but for what their layers take of the depth: used more than this, no others are tried. */
+    private static final Set<Cause> MENDED_BY_NO_BARS = EnumSet.of(
+            Cause.SHEAR_LIMIT, Cause.SHEAR_TORSION_LIMIT, Cause.SLENDERNESS, Cause.GEOMETRY, Cause.OUT_OF_SCOPE);
+
+    private static final double NEARLY = 1.1;
 
     private final BeamLine line;
     private final BeamContext context;
@@ -80,30 +85,43 @@ public final class BeamDesigner {
         return design(line, context, Served.alone(line, context)).get(0);
     }
 
+    /** The same of a section on trial, which is likely to be too small: whether it is, is looked at before all else. */
+    public static BeamDesign onTrial(BeamLine line, BeamContext context) {
+        return design(line, context, Served.alone(line, context), true).get(0);
+    }
+
     /** The designs of all that one cage serves, chosen for a line that stands for them. */
     public static List<BeamDesign> design(BeamLine line, BeamContext context, Served served) {
-        List<BeamDesign> d = designed(line, context, served);
+        return design(line, context, served, false);
+    }
+
+    private static List<BeamDesign> design(BeamLine line, BeamContext context, Served served, boolean doubtful) {
+        List<BeamDesign> d = designed(line, context, served, doubtful);
         return d.stream()
                         .flatMap(x -> x.findings().stream())
                         .noneMatch(f -> f.code().equals("redistribution.refused"))
                 ? d
-                : designed(line, context.with(context.basis().withRedistribution(0)), served);
+                : designed(line, context.with(context.basis().withRedistribution(0)), served, doubtful);
     }
 
-    /** @param by what the cage is chosen by */
-    private static List<BeamDesign> designed(BeamLine line, BeamContext by, Served served) {
-        List<BeamDesign> d = of(line, by, served, false);
-        if (satisfied(d) || by.basis().bars().preference() != Preference.PRACTICAL) {
+    /** @param by what the cage is chosen by; @param doubtful whether the section is likely to be too small */
+    private static List<BeamDesign> designed(BeamLine line, BeamContext by, Served served, boolean doubtful) {
+        // in a ductile frame weaker bars make the shear smaller that goes with them
+        boolean ductile = DuctileSpans.rules(line, by.basis()).isPresent();
+        List<BeamDesign> d = of(line, by, served, false, doubtful && !ductile);
+        if (satisfied(d)
+                || by.basis().bars().preference() != Preference.PRACTICAL
+                || !ductile && anyOf(d, MENDED_BY_NO_BARS, NEARLY)) {
             return d;
         }
         if (by.basis().designCode().detailing().bottomYieldsAtColumns()) {
-            List<BeamDesign> anchored = of(line, by, served, true);
+            List<BeamDesign> anchored = of(line, by, served, true, !ductile);
             if (satisfied(anchored)) {
                 return anchored;
             }
         }
         // rules of practice give way where no cage keeps them
-        List<BeamDesign> other = of(line, by.with(by.basis().with(Preference.LEAST_STEEL)), served, false);
+        List<BeamDesign> other = of(line, by.with(by.basis().with(Preference.LEAST_STEEL)), served, false, !ductile);
         return satisfied(other) ? other : d;
     }
 
@@ -111,10 +129,19 @@ public final class BeamDesigner {
         return all.stream().allMatch(BeamDesign::satisfied);
     }
 
-    /** @param yielding whether bars through the bottom must yield in the columns at the ends, whatever lies beside them */
-    private static List<BeamDesign> of(BeamLine line, BeamContext by, Served served, boolean yielding) {
+    /**
+     * Chosen by one set of rules.
+     *
+     * @param yielding whether bars through the bottom must yield in the columns at the ends, whatever lies beside them
+     * @param doubtful whether to look first, whether the section is too small
+     */
+    private static List<BeamDesign> of(
+            BeamLine line, BeamContext by, Served served, boolean yielding, boolean doubtful) {
         BeamDesigner designer = new BeamDesigner(line, served.demanding(by), yielding);
         Laid whole = designer.laid();
+        if (doubtful && anyOf(whole.checked(served), OF_THE_SECTION, NEARLY)) {
+            return whole.checked(served);
+        }
         List<BeamDesign> shorter = designer.shorter(whole, served);
         return shorter != null ? shorter : whole.checked(served);
     }
@@ -169,7 +196,7 @@ public final class BeamDesigner {
     private static boolean inVain(List<BeamDesign> ended, List<BeamDesign> whole) {
         Set<String> both = unmet(ended);
         both.retainAll(unmet(whole));
-        return !both.isEmpty() || hopeless(ended) && hopeless(whole);
+        return !both.isEmpty() || anyOf(ended, OF_THE_SECTION, 1) && anyOf(whole, OF_THE_SECTION, 1);
     }
 
     /** What fails: cause, span and section of each, of all that are served. */
@@ -184,10 +211,11 @@ public final class BeamDesigner {
         return out;
     }
 
-    private static boolean hopeless(List<BeamDesign> all) {
+    /** Whether something fails by one of some causes, used more than some limit. */
+    private static boolean anyOf(List<BeamDesign> all, Set<Cause> causes, double limit) {
         return all.stream()
                 .flatMap(b -> b.checks().stream())
-                .anyMatch(c -> !c.satisfied() && OF_THE_SECTION.contains(c.cause()));
+                .anyMatch(c -> !c.satisfied() && causes.contains(c.cause()) && c.utilisation() > limit);
     }
 
     /** Raises the boost where a cage misses what the moments alone do not ask for; whether it did. */

@@ -1,6 +1,7 @@
 package kolonne.core.beam.choice;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import kolonne.core.basis.part.Preference;
@@ -10,6 +11,7 @@ import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 
 /**
@@ -17,6 +19,19 @@ import kolonne.core.check.CheckResult;
  * other end, or those that can.
  */
 public final class EvenLengths {
+    /** What bars that run on may cause: that they end where they may not, or lie beside others. */
+    private static final Set<CheckKind> OF_LENGTHS = EnumSet.of(
+            CheckKind.CUT_OFF,
+            CheckKind.CUT_OFF_TENSION,
+            CheckKind.PAIR_ENDS,
+            CheckKind.LAP_PLACE,
+            CheckKind.CLEAR_SPACING_TOP,
+            CheckKind.CLEAR_SPACING_BOTTOM,
+            CheckKind.LAYERS_TOP,
+            CheckKind.LAYERS_BOTTOM,
+            CheckKind.LAP_ROOM_TOP,
+            CheckKind.LAP_ROOM_BOTTOM);
+
     private final BeamLine line;
     private final BeamCage cage;
     private final BeamContext context;
@@ -31,52 +46,55 @@ public final class EvenLengths {
     public static BeamDesign checked(BeamLine line, BeamCage cage, BeamContext context) {
         EvenLengths e = new EvenLengths(line, cage, context);
         BeamCage even = e.onModule(cage, false);
-        BeamDesign d = BeamCheck.run(line, even, context);
+        BeamCage like = e.like(even, false);
+        BeamDesign first = BeamCheck.run(line, like, context);
+        if (first.satisfied() || !byItsLengths(first)) {
+            return first;
+        }
+        BeamDesign d = like == even ? first : BeamCheck.run(line, even, context);
         if (!d.satisfied()) {
             return even == cage ? d : e.other(BeamCheck.run(line, cage, context), d);
         }
-        BeamDesign like = e.like(even, d);
-        return like == null ? d : like;
+        BeamDesign other = e.satisfying(e.like(even, true), d);
+        return other == null ? d : other;
     }
 
     /** The same of a trial, which often fails: bars are not made longer where it does. */
     public static BeamDesign tried(BeamLine line, BeamCage cage, BeamContext context) {
-        BeamDesign plain = BeamCheck.run(line, cage, context);
         EvenLengths e = new EvenLengths(line, cage, context);
+        BeamCage even = e.onModule(cage, false);
+        BeamCage like = e.like(even, false);
+        // which is what mostly comes of it
+        BeamDesign first = BeamCheck.run(line, like, context);
+        if (first.satisfied()) {
+            return first;
+        }
+        BeamDesign plain = like == cage || !byItsLengths(first) ? first : BeamCheck.run(line, cage, context);
         if (!plain.satisfied()) {
             return plain;
         }
-        BeamCage even = e.onModule(cage, false);
-        BeamDesign like = e.like(even, plain);
-        if (like != null || even == cage) {
-            return like == null ? plain : like;
+        BeamDesign other = e.satisfying(e.like(even, true), plain);
+        if (other != null || even == cage) {
+            return other == null ? plain : other;
         }
-        BeamDesign d = e.satisfying(even, plain);
+        BeamDesign d = like == even ? null : e.satisfying(even, plain);
         return d != null ? d : e.otherwise(plain);
     }
 
-    /** With another cage than that of a design; null where something speaks against it. */
+    /** With another cage than that of a design; null where it is the same, or something speaks against it. */
     private BeamDesign satisfying(BeamCage other, BeamDesign known) {
-        if (!BeamCheck.endsMayLie(line, other, context, known)) {
+        if (other == known.cage() || !BeamCheck.endsMayLie(line, other, context, known)) {
             return null;
         }
         BeamDesign d = BeamCheck.run(line, other, context);
         return d.satisfied() ? d : null;
     }
 
-    /** With bars cut to few lengths; null where that changes nothing, or something speaks against it at either end. @param even with bars on the module */
-    private BeamDesign like(BeamCage even, BeamDesign known) {
-        if (context.basis().bars().preference() != Preference.PRACTICAL) {
-            return null;
-        }
-        for (boolean fromFirst : new boolean[] {false, true}) {
-            BeamCage cage = LikeLengths.of(line, even, context.basis(), stays(), fromFirst);
-            BeamDesign d = cage == even ? null : satisfying(cage, known);
-            if (d != null) {
-                return d;
-            }
-        }
-        return null;
+    /** With bars cut to few lengths; the same where that is not asked for or changes nothing. @param even with bars on the module */
+    private BeamCage like(BeamCage even, boolean fromFirst) {
+        return context.basis().bars().preference() == Preference.PRACTICAL
+                ? LikeLengths.of(line, even, context.basis(), stays(), fromFirst)
+                : even;
     }
 
     /** @param even with bars on the module, which does not satisfy */
@@ -129,6 +147,14 @@ public final class EvenLengths {
             }
         }
         return null;
+    }
+
+    /** Whether all that fails is such that bars of other lengths may mend it. */
+    private static boolean byItsLengths(BeamDesign d) {
+        return d.checks().stream()
+                .filter(c -> !c.satisfied())
+                .map(CheckResult::kind)
+                .allMatch(OF_LENGTHS::contains);
     }
 
     private static long failing(BeamDesign d) {

@@ -25,7 +25,7 @@ public interface Served {
         return new Served() {
             @Override
             public BeamContext demanding(BeamContext building) {
-                return building.of(line);
+                return building == context ? own : building.of(line);
             }
 
             @Override

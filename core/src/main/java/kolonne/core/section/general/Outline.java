@@ -158,7 +158,9 @@ public final class Outline {
     /** Farthest corner in a direction (a unit vector) [mm]. */
     public double reach(double ux, double uy) {
         double most = Double.NEGATIVE_INFINITY;
-        for (Corner c : rings.get(0).corners()) {
+        List<Corner> corners = rings.get(0).corners();
+        for (int i = 0; i < corners.size(); i++) {
+            Corner c = corners.get(i);
             most = Math.max(most, c.x * ux + c.y * uy);
         }
         return most;
@@ -224,7 +226,13 @@ public final class Outline {
 
     /** Whether a point lies in the concrete. */
     public boolean contains(double x, double y) {
-        return rings.get(0).contains(x, y) && rings.stream().skip(1).noneMatch(o -> o.contains(x, y));
+        // by a loop: asked for every bar of every resultant
+        for (int i = 0; i < rings.size(); i++) {
+            if (rings.get(i).contains(x, y) != (i == 0)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Distance of a point from the nearest edge, of openings too [mm]. */

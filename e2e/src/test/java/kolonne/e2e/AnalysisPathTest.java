@@ -1,6 +1,5 @@
 package kolonne.e2e;
 
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertNotEquals;
 
 import com.microsoft.playwright.Locator;

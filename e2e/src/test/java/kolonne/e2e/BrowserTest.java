@@ -1,6 +1,5 @@
 package kolonne.e2e;
 
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import com.microsoft.playwright.Browser;
@@ -8,9 +7,15 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.assertions.PageAssertions;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Proxy;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -29,6 +34,16 @@ import org.junit.jupiter.api.BeforeEach;
  */
 abstract class BrowserTest {
     private static final Map<Class<?>, String> PROJECTS = new HashMap<>();
+    /** What is waited for before an assertion, by its name. */
+    private static final Map<String, WaitForSelectorState> AWAITED = Map.of(
+            "isVisible", WaitForSelectorState.VISIBLE,
+            "containsText", WaitForSelectorState.ATTACHED,
+            "hasText", WaitForSelectorState.ATTACHED,
+            "hasAttribute", WaitForSelectorState.ATTACHED,
+            "hasValue", WaitForSelectorState.ATTACHED,
+            "isEnabled", WaitForSelectorState.ATTACHED,
+            "isDisabled", WaitForSelectorState.ATTACHED);
+
     private static Application application;
     private static Playwright playwright;
     private static Browser browser;
@@ -42,7 +57,7 @@ abstract class BrowserTest {
         }
         application = new Application("browser", "--demo");
         Runtime.getRuntime().addShutdownHook(new Thread(BrowserTest::stop));
-        com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
+        PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright
@@ -74,6 +89,32 @@ abstract class BrowserTest {
         slowDown();
         refused.clear();
         page.navigate(address());
+    }
+
+    /**
+     * Assertions that wait for what they are about before they look at it: at every look at what is not there yet they would read the whole page out, which takes
+     * the browser longer than the page itself.
+     */
+    protected static LocatorAssertions assertThat(Locator of) {
+        LocatorAssertions all = PlaywrightAssertions.assertThat(of);
+        return (LocatorAssertions) Proxy.newProxyInstance(
+                BrowserTest.class.getClassLoader(),
+                new Class<?>[] {LocatorAssertions.class},
+                (self, one, arguments) -> {
+                    WaitForSelectorState state = AWAITED.get(one.getName());
+                    if (state != null) {
+                        of.waitFor(new Locator.WaitForOptions().setState(state));
+                    }
+                    try {
+                        return one.invoke(all, arguments);
+                    } catch (InvocationTargetException e) {
+                        throw e.getCause();
+                    }
+                });
+    }
+
+    protected static PageAssertions assertThat(Page of) {
+        return PlaywrightAssertions.assertThat(of);
     }
 
     /** Where the application is. */

@@ -19,10 +19,8 @@ import kolonne.core.basis.Varied;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Frame;
-import kolonne.core.basis.part.RoundTies;
 import kolonne.core.basis.part.Sway;
 import kolonne.core.code.Bar;
-import kolonne.core.column.RoundBuildings;
 import kolonne.core.column.cage.BarLayout;
 import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.cage.RectangleBars;
@@ -88,10 +86,7 @@ class AuditTest {
     @ParameterizedTest
     @ValueSource(ints = {0, 1, 2})
     void roundColumnsInSpiralsByEveryCode(int code) {
-        Basis usual = basis(code);
-        BuildingDesign d = design(
-                RoundBuildings.of(DesignedDemo.SMALL, usual.usUnits()),
-                usual.with(usual.practice().with(RoundTies.SPIRALS)));
+        BuildingDesign d = DesignedDemo.spirals(basis(code));
         List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
         int read = Audit.columns(d, differences);
         Audit.told("round columns in spirals, " + CODES.get(code), read, differences);
@@ -142,13 +137,8 @@ class AuditTest {
     @ParameterizedTest
     @ValueSource(ints = {0, 1, 2})
     void columnsOfOtherEffectiveLengthsByEveryCode(int code) {
-        Basis basis = basis(code);
-        Frame f = basis.frame();
-        Building building = DemoBuilding.generate(new DemoOptions(7, 2, 3, 2, true));
-        BuildingDesign usual = design(building, basis);
-        BuildingDesign d = design(
-                building,
-                basis.with(new Frame(f.swayX(), f.swayY(), 0, f.ductility(), EffectiveLengths.GIVEN, 1.9, 0.7)));
+        BuildingDesign usual = DesignedDemo.by(DesignedDemo.SMALL, basis(code));
+        BuildingDesign d = DesignedDemo.by(DesignedDemo.SMALL, longer(basis(code)));
         List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
         int read = Audit.columns(d, differences);
         Audit.told("columns of other effective lengths, " + CODES.get(code), read, differences);
@@ -157,19 +147,23 @@ class AuditTest {
                 d.steel(Role.COLUMN) + " against " + usual.steel(Role.COLUMN));
     }
 
+    private static Basis longer(Basis basis) {
+        Frame f = basis.frame();
+        return basis.with(new Frame(f.swayX(), f.swayY(), 0, f.ductility(), EffectiveLengths.GIVEN, 1.9, 0.7));
+    }
+
     /** By EN's other way of second order, where they are long. */
     @Test
     void columnsByNominalStiffness() {
-        Basis en = basis(2);
-        Frame f = en.frame();
-        Building building = DemoBuilding.generate(new DemoOptions(7, 2, 3, 2, true));
-        Basis curvature = en.with(new Frame(f.swayX(), f.swayY(), 0, f.ductility(), EffectiveLengths.GIVEN, 1.9, 0.7));
-        BuildingDesign d = design(building, Varied.national(curvature, Map.of("secondOrder", 2.0)));
+        Basis curvature = longer(basis(2));
+        BuildingDesign d = DesignedDemo.by(DesignedDemo.SMALL, Varied.national(curvature, Map.of("secondOrder", 2.0)));
         List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
         Audit.told("columns by nominal stiffness", Audit.columns(d, differences), differences);
         assertNotEquals(
                 d.steel(Role.COLUMN).kg(),
-                design(building, curvature).steel(Role.COLUMN).kg());
+                DesignedDemo.by(DesignedDemo.SMALL, curvature)
+                        .steel(Role.COLUMN)
+                        .kg());
     }
 
     /** And where the stiffness of what meets at their ends says how long they are. */

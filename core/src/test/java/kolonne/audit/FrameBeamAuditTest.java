@@ -29,7 +29,7 @@ class FrameBeamAuditTest {
         out.add(FrameComparison.beams(DesignedDemo.by(
                 Sweep.of(0, 1) == 1 ? DesignedDemo.MIDDLE : DesignedDemo.SMALL,
                 Basis.standard(false).with(frame))));
-        for (int i = 0; i < Sweep.of(3, 50); i++) {
+        for (int i = 0; i < Sweep.of(2, 50); i++) {
             boolean us = i % 2 == 1;
             BuildingDesign d = BuildingDesigner.design(
                     FrameAnalysis.solve(new BuildingIndex(new RandomFrame(1000 + i).shaken(us))),

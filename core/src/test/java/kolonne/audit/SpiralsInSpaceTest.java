@@ -7,14 +7,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
-import kolonne.core.basis.part.RoundTies;
-import kolonne.core.column.RoundBuildings;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
-import kolonne.core.design.BuildingDesigner;
 import kolonne.core.design.DesignedDemo;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Role;
@@ -35,11 +31,7 @@ class SpiralsInSpaceTest {
     @ParameterizedTest
     @CsvSource({"aci-318m-19,false", "aci-318-19,true", "en-1992-1-1,false"})
     void everySpiral(String code, boolean us) {
-        Basis usual = Basis.standard(code);
-        BuildingDesign d = BuildingDesigner.design(
-                FrameAnalysis.solve(new BuildingIndex(RoundBuildings.of(DesignedDemo.SMALL, us))),
-                usual.with(usual.practice().with(RoundTies.SPIRALS)),
-                BuildingDesigner.Progress.NONE);
+        BuildingDesign d = DesignedDemo.spirals(Basis.standard(code));
         Map<String, List<BuildingInSpace.Piece>> pieces = new HashMap<>();
         BuildingInSpace.each(d, Progress.NONE, p -> {
             if (!p.beam()) {

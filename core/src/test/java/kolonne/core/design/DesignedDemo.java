@@ -8,8 +8,11 @@ import java.util.function.Supplier;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.RoundTies;
+import kolonne.core.column.RoundBuildings;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
+import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 
 /**
@@ -23,11 +26,9 @@ public final class DesignedDemo {
 
     public static final DemoOptions SMALL = new DemoOptions(7, 3, 3, 2, true);
 
-    private record Key(DemoOptions options, boolean customary) {}
+    private record Designed(String building, Basis basis) {}
 
-    private record Designed(Key building, Basis basis) {}
-
-    private static final Map<Key, CompletableFuture<Analysis>> ANALYSES = new ConcurrentHashMap<>();
+    private static final Map<String, CompletableFuture<Analysis>> ANALYSES = new ConcurrentHashMap<>();
     private static final Map<Designed, CompletableFuture<BuildingDesign>> DESIGNS = new ConcurrentHashMap<>();
 
     private DesignedDemo() {}
@@ -37,31 +38,40 @@ public final class DesignedDemo {
     }
 
     public static Analysis analysis() {
-        return analysis(new Key(DemoOptions.VELDHAVEN, false));
+        return analysis(DemoOptions.VELDHAVEN.toString(), () -> DemoBuilding.generate(DemoOptions.VELDHAVEN));
     }
 
-    private static Analysis analysis(Key k) {
-        return ANALYSES.computeIfAbsent(
-                        k,
-                        b -> made(() -> FrameAnalysis.solve(new BuildingIndex(
-                                b.customary ? DemoBuilding.customary(b.options) : DemoBuilding.generate(b.options)))))
+    private static Analysis analysis(String name, Supplier<Building> building) {
+        return ANALYSES.computeIfAbsent(name, n -> made(() -> FrameAnalysis.solve(new BuildingIndex(building.get()))))
                 .join();
     }
 
     public static BuildingDesign by(Basis basis) {
-        return by(new Key(DemoOptions.VELDHAVEN, false), basis);
+        return by(DemoOptions.VELDHAVEN.toString(), () -> DemoBuilding.generate(DemoOptions.VELDHAVEN), basis);
     }
 
     /** In whole inches and feet by a basis in US units. */
     public static BuildingDesign by(DemoOptions options, Basis basis) {
-        return by(new Key(options, basis.usUnits()), basis);
+        return basis.usUnits()
+                ? by("customary " + options, () -> DemoBuilding.customary(options), basis)
+                : by(options.toString(), () -> DemoBuilding.generate(options), basis);
     }
 
-    private static BuildingDesign by(Key building, Basis basis) {
+    /** The same of another building. @param name that no other building has */
+    public static BuildingDesign by(String name, Supplier<Building> building, Basis basis) {
         return DESIGNS.computeIfAbsent(
-                        new Designed(building, basis),
-                        d -> made(() ->
-                                BuildingDesigner.design(analysis(building), basis, BuildingDesigner.Progress.NONE)))
+                        new Designed(name, basis),
+                        d -> made(() -> BuildingDesigner.design(
+                                analysis(name, building), basis, BuildingDesigner.Progress.NONE)))
                 .join();
+    }
+
+    /** With round columns, all of them in spirals. */
+    public static BuildingDesign spirals(Basis usual) {
+        boolean us = usual.usUnits();
+        return by(
+                "spirals " + us,
+                () -> RoundBuildings.of(SMALL, us),
+                usual.with(usual.practice().with(RoundTies.SPIRALS)));
     }
 }

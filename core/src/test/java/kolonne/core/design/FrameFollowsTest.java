@@ -8,7 +8,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.Varied;
 import kolonne.core.basis.part.Ductility;
@@ -17,10 +16,8 @@ import kolonne.core.beam.cage.HandCage;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnDesign;
-import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.joint.BeamsAtJoints;
-import kolonne.core.model.BuildingIndex;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -28,10 +25,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** In a ductile frame columns and joints answer to the beams as they are in the end: set by hand, shared, or by themselves. */
 class FrameFollowsTest {
     private static BuildingDesign design(Ductility kind) {
-        return BuildingDesigner.design(
-                FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(5, 3, 3, 2, false)))),
-                Varied.ductile(Basis.standard(false), kind),
-                BuildingDesigner.Progress.NONE);
+        return DesignedDemo.by(new DemoOptions(5, 3, 3, 2, false), Varied.ductile(Basis.standard(false), kind));
     }
 
     /** Every column is what a check against the beams of this very design finds. */

@@ -49,15 +49,14 @@ class PracticeTest {
     private static final BuildingDesign LIGHTEST = design(BASIS.with(Preference.LEAST_STEEL));
 
     /** A small frame, for rules that need not be tried on the whole building. */
-    private static final Analysis SMALL =
-            FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(7, 3, 3, 2, false))));
+    private static final DemoOptions SMALL = new DemoOptions(7, 3, 3, 2, false);
 
     private static BuildingDesign design(Basis b) {
         return DesignedDemo.by(b);
     }
 
     private static BuildingDesign small(Practice p) {
-        return BuildingDesigner.design(SMALL, BASIS.with(p), BuildingDesigner.Progress.NONE);
+        return DesignedDemo.by(SMALL, BASIS.with(p));
     }
 
     private static int apart(Set<Bar> sizes, List<Bar> allowed) {
@@ -197,9 +196,9 @@ class PracticeTest {
         // with one layer there is nowhere else to go
         for (int layers = 1; layers <= 2; layers++) {
             Basis basis = Varied.layers(BASIS, layers);
-            BuildingDesign free = BuildingDesigner.design(SMALL, basis, BuildingDesigner.Progress.NONE);
+            BuildingDesign free = DesignedDemo.by(SMALL, basis);
             Practice roomy = basis.practice().with(new VibratorGap(60, 4));
-            BuildingDesign d = BuildingDesigner.design(SMALL, basis.with(roomy), BuildingDesigner.Progress.NONE);
+            BuildingDesign d = DesignedDemo.by(SMALL, basis.with(roomy));
             int before = 0;
             int after = 0;
             for (int i = 0; i < d.beams().size(); i++) {
@@ -486,9 +485,9 @@ class PracticeTest {
         assertEquals(any.state().satisfied(), usual.state().satisfied());
         assertEquals(mainBars(any), mainBars(usual));
         // least steel asks for no such thing
-        BuildingDesign light = design(BASIS.with(Preference.LEAST_STEEL));
-        BuildingDesign same =
-                design(BASIS.with(Preference.LEAST_STEEL).with(any.basis().practice()));
+        Basis least = BASIS.with(Preference.LEAST_STEEL);
+        BuildingDesign light = DesignedDemo.by(SMALL, least);
+        BuildingDesign same = DesignedDemo.by(SMALL, least.with(any.basis().practice()));
         assertEquals(same.steel(Role.BEAM).kg(), light.steel(Role.BEAM).kg(), 1e-6);
         double more = usual.steel(Role.BEAM).kg() / any.steel(Role.BEAM).kg() - 1;
         assertTrue(more > 0 && more < 0.005, "the more " + more);

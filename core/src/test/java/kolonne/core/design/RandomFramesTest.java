@@ -38,7 +38,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  */
 class RandomFramesTest {
     static LongStream seeds() {
-        return LongStream.rangeClosed(1, Sweep.of(48, 600));
+        return LongStream.rangeClosed(1, Sweep.of(36, 600));
     }
 
     @ParameterizedTest(name = "frame {0}")

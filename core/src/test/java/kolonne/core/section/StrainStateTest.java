@@ -94,14 +94,14 @@ class StrainStateTest {
         }
     }
 
-    /** {N, Mx, My} of concrete in squares of 1 mm and of the bars less what they displace, by the stresses of the state. */
+    /** {N, Mx, My} of concrete in squares of 1 mm from a corner on and of the bars less what they displace, by the stresses of the state. */
     private static double[] summed(Outline outline, List<PlacedBar> bars, StrainState q) {
         double ux = Math.cos(q.theta());
         double uy = Math.sin(q.theta());
         double top = outline.reach(ux, uy);
         double[] sum = new double[3];
-        for (double x = -499.5; x < 500; x++) {
-            for (double y = -499.5; y < 500; y++) {
+        for (double x = 0.5 - outline.reach(-1, 0); x < outline.reach(1, 0); x++) {
+            for (double y = 0.5 - outline.reach(0, -1); y < outline.reach(0, 1); y++) {
                 if (outline.contains(x, y)) {
                     add(sum, stress(q, top - x * ux - y * uy), x, y);
                 }

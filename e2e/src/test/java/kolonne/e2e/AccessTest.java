@@ -39,6 +39,7 @@ class AccessTest extends BrowserTest {
     @Test
     void noPageStandsInAnybodysWay() throws IOException, InterruptedException {
         accessible = new Accessible(page);
+        openHome();
         assertThat(page.getByText("Draw up a continuous beam")).isVisible();
         look("projects");
         String p = project();

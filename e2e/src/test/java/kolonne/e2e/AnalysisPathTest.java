@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
+import kolonne.core.demo.DemoOptions;
 import org.junit.jupiter.api.Test;
 
 /** Looking at the analysis, changing the model and seeing what moved, small models, and forces solved elsewhere. */
@@ -89,6 +90,7 @@ class AnalysisPathTest extends BrowserTest {
 
     @Test
     void aContinuousBeamIsDrawnUpAndDesigned() {
+        openHome();
         page.getByText("Draw up a continuous beam").click();
         assertThat(page.getByLabel("Moment, strength envelope, on the tension side"))
                 .isVisible();
@@ -106,6 +108,7 @@ class AnalysisPathTest extends BrowserTest {
 
     @Test
     void aColumnIsDrawnUpAndForcesSolvedElsewhereReplaceItsOwn() throws IOException {
+        openHome();
         page.getByText("Draw up a column").click();
         assertThat(page.getByLabel("The column with its forces")).isVisible();
         press("Make it a project and design it");
@@ -138,8 +141,8 @@ class AnalysisPathTest extends BrowserTest {
 
     /** Torsion is too much on the fifth only. */
     @Override
-    protected int storeys() {
-        return 5;
+    protected DemoOptions building() {
+        return new DemoOptions(7, 5, 4, 3, true);
     }
 
     @Test

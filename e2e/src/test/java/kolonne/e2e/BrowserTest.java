@@ -63,7 +63,7 @@ abstract class BrowserTest {
         browser = playwright
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
                         .setArgs(List.of(
                                 "--no-sandbox",
                                 "--use-angle=swiftshader",
@@ -84,10 +84,14 @@ abstract class BrowserTest {
     }
 
     @BeforeEach
-    void open() {
+    void openWindow() {
         page = window();
         slowDown();
         refused.clear();
+    }
+
+    /** Opens the list of projects. */
+    protected void openHome() {
         page.navigate(address());
     }
 
@@ -156,16 +160,16 @@ abstract class BrowserTest {
         assertEquals(List.of(), refused);
     }
 
-    /** Of the class's own building. */
-    protected int storeys() {
-        return 4;
+    /** The class's own building. */
+    protected DemoOptions building() {
+        return new DemoOptions(7, 4, 4, 3, true);
     }
 
     /** Opens the class's own project. */
     protected void openProject() throws IOException, InterruptedException {
         String id = PROJECTS.get(getClass());
         if (id == null) {
-            byte[] model = ModelWriter.json(DemoBuilding.generate(new DemoOptions(7, storeys(), 4, 3, true)));
+            byte[] model = ModelWriter.json(DemoBuilding.generate(building()));
             id = application.imported("Leeszaal", model);
             PROJECTS.put(getClass(), id);
         }

@@ -14,10 +14,17 @@ import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import kolonne.core.demo.DemoOptions;
 import org.junit.jupiter.api.Test;
 
 /** A day's work: marks, many at once, two windows, a server that goes away and comes back, typing that is not finished. */
 class DailyPathTest extends BrowserTest {
+    /** Smaller than the others': nearly every test designs it again, some several times. */
+    @Override
+    protected DemoOptions building() {
+        return new DemoOptions(7, 4, 3, 2, true);
+    }
+
     private Locator field(String label) {
         return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
     }
@@ -81,9 +88,9 @@ class DailyPathTest extends BrowserTest {
     @Test
     void manyAreSelectedAndChangedInOneStep() throws IOException, InterruptedException {
         openProject();
-        query("storey:L4 beam");
-        assertThat(rows().first()).containsText("L4-B");
-        assertThat(field("Plan of L4")).isVisible();
+        query("storey:L3 beam");
+        assertThat(rows().first()).containsText("L3-B");
+        assertThat(field("Plan of L3")).isVisible();
         rows().nth(1).click();
         rows().nth(3)
                 .click(new Locator.ClickOptions()
@@ -92,7 +99,7 @@ class DailyPathTest extends BrowserTest {
         page.keyboard().press("Shift+ArrowDown");
         assertThat(page.getByText("4 selected")).isVisible();
         // a rectangle over the whole plan
-        com.microsoft.playwright.options.BoundingBox b = field("Plan of L4").boundingBox();
+        com.microsoft.playwright.options.BoundingBox b = field("Plan of L3").boundingBox();
         page.mouse().move(b.x + 3, b.y + 3);
         page.mouse().down();
         page.mouse()

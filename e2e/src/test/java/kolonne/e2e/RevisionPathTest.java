@@ -34,6 +34,7 @@ class RevisionPathTest extends BrowserTest {
                 List.of(
                         new ModelEdit.PutSection(new Section("deep", new Shape.Rectangle(400, 777))),
                         new ModelEdit.SetSection(List.of(beam), "deep")));
+        openHome();
         page.locator("input[type=file]").setInputFiles(file("zaal.json", first));
         assertThat(page).hasURL(Pattern.compile("/model"));
         page.getByText("Newer model", new Page.GetByTextOptions().setExact(true))

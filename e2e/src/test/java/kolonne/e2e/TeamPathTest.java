@@ -63,6 +63,7 @@ class TeamPathTest extends BrowserTest {
     void anOfficeBegins() throws IOException, InterruptedException {
         Accessible accessible = new Accessible(page);
         String first = office.said(Pattern.compile("with the password ([a-z0-9-]+)"));
+        openHome();
         assertThat(page.getByRole(AriaRole.HEADING)).hasText("Sign in");
         accessible.look("sign in");
         signIn(page, "administrator", "not this one");

@@ -24,6 +24,7 @@ import org.junit.jupiter.api.Test;
 /** Drives the real interface in Chromium against the packaged application. */
 class WholePathTest extends BrowserTest {
     private void openDemo() {
+        openHome();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Veldhaven")))
                 .first()
                 .click();
@@ -207,6 +208,7 @@ class WholePathTest extends BrowserTest {
         Files.writeString(bad, """
             {"format":"kolonne-model","version":1,"units":"SI","joints":[{"id":"A","x":0,"y":0}],
              "members":[{"id":"M","role":"beam","start":"A","end":"Z","section":"S","material":"C"}]}""");
+        openHome();
         page.locator("input[type=file]").setInputFiles(bad);
         assertThat(page.getByText("The model cannot be taken in yet")).isVisible();
         assertThat(page.getByText("The field z is missing.")).isVisible();
@@ -232,6 +234,7 @@ class WholePathTest extends BrowserTest {
 
     @Test
     void oneSectionOnTheBench() {
+        openHome();
         page.getByText("Section bench").click();
         Locator uses = page.getByLabel("Use of the sets");
         assertThat(uses.locator("tbody tr")).hasCount(4);

@@ -97,6 +97,7 @@ public final class PracticeBenchmark {
                     .sum();
             int all = role == Role.BEAM ? d.beams().size() : d.columns().size();
             say(role == Role.BEAM ? "cages of beams" : "cages of columns", shared + all - members);
+            say("  of these of members that fail", failing(d, role));
             say("their steel, t", d.steel(role).kg() / 1000);
         }
         if (pages) {
@@ -104,16 +105,26 @@ public final class PracticeBenchmark {
         }
     }
 
+    /** Members that fail have no cage to share. */
+    private static long failing(BuildingDesign d, Role role) {
+        return role == Role.BEAM
+                ? d.beams().stream().filter(b -> !b.satisfied()).count()
+                : d.columns().stream().filter(c -> !c.satisfied()).count();
+    }
+
     private static void beams(BuildingDesign d) {
         List<Bar> allowed = d.basis().beamBarList();
         say("steel of beams, t", sum(d.beams(), b -> Quantities.of(b).steel()) / 1000);
+        say(
+                "  in lines that fail, t",
+                sum(
+                                d.beams().stream().filter(b -> !b.satisfied()).toList(),
+                                b -> Quantities.of(b).steel())
+                        / 1000);
         steel(d);
         bound(d);
         say("steel of columns, t", sum(d.columns(), c -> Quantities.of(c).steel()) / 1000);
-        say(
-                "not satisfied",
-                d.beams().stream().filter(b -> !b.satisfied()).count()
-                        + d.columns().stream().filter(c -> !c.satisfied()).count());
+        say("not satisfied", failing(d, Role.BEAM) + failing(d, Role.COLUMN));
         share(
                 "lines with over two sizes",
                 d.beams(),
@@ -271,6 +282,7 @@ public final class PracticeBenchmark {
         }
         say("bars of odd length, %", 100.0 * odd / straight);
         say("main bars a tonne", 1000 * straight / mass);
+        say("stirrups and ties a tonne", 1000 * (pieces - straight) / mass);
         say("pieces a tonne", 1000 * pieces / mass);
     }
 

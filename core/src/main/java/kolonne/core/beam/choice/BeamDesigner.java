@@ -223,12 +223,13 @@ public final class BeamDesigner {
         boolean ductile = DuctileSpans.rules(line, context.basis())
                 .map(r -> boost.raise(line, laid.cage(), context, r))
                 .orElse(false);
-        boolean cracked = code.crackWidth().isPresent() && cracked(laid.cage(), boost);
+        boolean cracked = code.crackWidth().isPresent() && laid.bars != null && cracked(laid, boost);
         return (ductile || cracked) && !hand.allBars();
     }
 
     /** Where a cage cracks too wide or lacks anchorage for the shifted moment. */
-    private boolean cracked(BeamCage cage, Boost boost) {
+    private boolean cracked(Laid laid, Boost boost) {
+        BeamCage cage = laid.cage();
         CrackCheck cracks = new CrackCheck(
                 line,
                 cage,
@@ -236,8 +237,14 @@ public final class BeamDesigner {
                 new BarsAt(line, cage, basis),
                 Places.governing(line, context),
                 code.crackWidth().orElseThrow());
-        boolean bottom = boost.raise(line, true, cracks.uses(true), BeamCheck.shiftedUse(line, cage, context, true));
-        boolean top = boost.raise(line, false, cracks.uses(false), BeamCheck.shiftedUse(line, cage, context, false));
+        boolean bottom = boost.raise(
+                line, true, cracks.uses(true), BeamCheck.shiftedUse(line, cage, context, true), laid.chosen.full(true));
+        boolean top = boost.raise(
+                line,
+                false,
+                cracks.uses(false),
+                BeamCheck.shiftedUse(line, cage, context, false),
+                laid.chosen.full(false));
         return bottom || top;
     }
 

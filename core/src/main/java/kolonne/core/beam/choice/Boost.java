@@ -110,22 +110,25 @@ final class Boost {
      * Takes what a cage misses.
      *
      * @param cracks use of crack width and stresses at the stations; {@code shifted} of the shifted moment
+     * @param full   regions that no bars bear the moments of: more moment brings no more
      * @return whether anything is missing
      */
-    boolean raise(BeamLine line, boolean bottom, double[] cracks, double[] shifted) {
+    boolean raise(BeamLine line, boolean bottom, double[] cracks, double[] shifted, boolean[] full) {
         boolean any = false;
         List<BeamLine.Station> stations = line.stations();
         for (int i = 0; i < cracks.length; i++) {
             BeamLine.Station s = stations.get(i);
+            boolean left = s.x() < line.spans().get(s.span()).middle();
+            int k = bottom || left ? s.span() : s.span() + 1;
+            if (full[k]) {
+                continue;
+            }
             if (cracks[i] > 1) {
                 (bottom ? sagging : hogging)[i] *= Math.min(MOST, cracks[i] * MARGIN);
                 any = true;
             }
             if (shifted[i] > 1) {
-                BeamLine.Span span = line.spans().get(s.span());
-                boolean left = s.x() < span.middle();
                 double[] of = bottom ? spans : supports;
-                int k = bottom || left ? s.span() : s.span() + 1;
                 of[k] = Math.max(of[k], Math.min(4, of[k] * Math.min(MOST, shifted[i] * MARGIN)));
                 any = true;
             }

@@ -144,6 +144,16 @@ final class FlexureChoice {
 
     /** Bars of both faces, to be laid. */
     record Chosen(Choice[] top, Choice[] bottom) {
+        /** Regions of a face whose moments no bars bear: those of the supports, or of the spans. */
+        boolean[] full(boolean below) {
+            Choice[] face = below ? bottom : top;
+            boolean[] out = new boolean[face.length];
+            for (int i = 0; i < face.length; i++) {
+                out[i] = !face[i].satisfies();
+            }
+            return out;
+        }
+
         /** Sizes that lie beside others on their face, and those past the second of the line; one a face is none. */
         int furtherSizes() {
             Set<Bar> above = onFace(top, bottom);

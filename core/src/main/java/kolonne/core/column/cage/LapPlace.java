@@ -13,7 +13,6 @@ public final class LapPlace {
     private double farthest;
 
     private LapPlace(ColumnStack.Lift lift, List<Standing> standing) {
-
         this.standing = standing;
         this.middle = lift.inFoot() + lift.between() / 2;
     }

@@ -226,7 +226,6 @@ public final class Outline {
 
     /** Whether a point lies in the concrete. */
     public boolean contains(double x, double y) {
-        // by a loop: asked for every bar of every resultant
         for (int i = 0; i < rings.size(); i++) {
             if (rings.get(i).contains(x, y) != (i == 0)) {
                 return false;

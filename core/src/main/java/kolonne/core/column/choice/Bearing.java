@@ -2,7 +2,9 @@ package kolonne.core.column.choice;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Predicate;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.cage.ColumnCage;
@@ -25,6 +27,8 @@ final class Bearing {
     private final Basis basis;
     private final ColumnStack.Lift lift;
     private final List<Borne> borne;
+    /** Whether arrangements bear the demands, of those that were asked: every rule that gives way asks them all again. */
+    private final Map<ColumnCage.LiftCage, Boolean> known = new IdentityHashMap<>();
 
     /** @param lift with the section; {@code borne} those that share its cage */
     Bearing(ColumnStack.Lift lift, List<Borne> borne, ColumnContext context) {
@@ -43,16 +47,30 @@ final class Bearing {
                 .map(b -> (Deque<LiftDemands.Demand>) new ArrayDeque<LiftDemands.Demand>())
                 .toList();
         for (ColumnCage.LiftCage c : some) {
-            StrengthSurface surface = context.surface(lift.section(), lift.material(), c);
-            ColumnSteel steel = ColumnSteel.of(lift, c, basis);
-            if (!failsAgain(surface, steel, decisive)
-                    && quick.test(c)
-                    && !fails(surface, steel, decisive)
-                    && strong.test(c)) {
+            Boolean bears = known.get(c);
+            boolean asked = bears != null ? bears && quick.test(c) : bearsAnew(c, quick, decisive);
+            if (asked && strong.test(c)) {
                 return c;
             }
         }
         return null;
+    }
+
+    /** Whether an arrangement that was not asked yet bears the demands, and suits what is quicker to ask; known from then on where it was worked out. */
+    private boolean bearsAnew(
+            ColumnCage.LiftCage c, Predicate<ColumnCage.LiftCage> quick, List<Deque<LiftDemands.Demand>> decisive) {
+        StrengthSurface surface = context.surface(lift.section(), lift.material(), c);
+        ColumnSteel steel = ColumnSteel.of(lift, c, basis);
+        if (failsAgain(surface, steel, decisive)) {
+            known.put(c, false);
+            return false;
+        }
+        if (!quick.test(c)) {
+            return false;
+        }
+        boolean bears = !fails(surface, steel, decisive);
+        known.put(c, bears);
+        return bears;
     }
 
     /** The demands that failed other arrangements most likely fail this one too. */

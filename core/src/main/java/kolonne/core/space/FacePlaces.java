@@ -9,6 +9,7 @@ import java.util.TreeSet;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.FaceLayout;
+import kolonne.core.beam.cage.SoffitStep;
 import kolonne.core.beam.line.BeamLine;
 
 /**
@@ -17,8 +18,6 @@ import kolonne.core.beam.line.BeamLine;
  * Up and down they follow the soffit.
  */
 final class FacePlaces {
-    /** Bars are led over a step of the soffit at this slope, where there is room. */
-    private static final double SLOPE = 6;
     /** Places that differ by less are one [mm]. */
     private static final double SAME = 0.5;
 
@@ -221,7 +220,7 @@ final class FacePlaces {
         double room = after
                 ? Math.min(g.to(), at[1].span().to()) - border
                 : border - Math.max(g.from(), at[0].span().from());
-        double length = Math.min(SLOPE * step, room / 2);
+        double length = Math.min(SoffitStep.SLOPE * step, room / 2);
         out.add(new double[] {after ? border : border - length, y, was});
         out.add(new double[] {after ? border + length : border, y, is});
     }

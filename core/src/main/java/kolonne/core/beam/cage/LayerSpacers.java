@@ -73,7 +73,7 @@ public final class LayerSpacers {
         List<BeamCage.Group> over = groups(face, layer);
         List<BeamCage.Group> under = groups(face, layer - 1);
         Map<Lies, List<Double>> places = new LinkedHashMap<>();
-        for (double[] stretch : clearOfLaps(stretches(over, span), under)) {
+        for (double[] stretch : clearOfSteps(face, span, clearOfLaps(stretches(over, span), under))) {
             List<Double> gaps = gaps(stretch[0], stretch[1], span, x -> lies(over, under, x));
             if (gaps.isEmpty() && stretch[1] - stretch[0] > basis.practice().spacersEvery()) {
                 crowded.add(span.number());
@@ -143,6 +143,16 @@ public final class LayerSpacers {
                         l.from() - LED_ASIDE * g.bar().diameter(),
                         l.to() + g.bar().diameter());
             }
+        }
+        return out;
+    }
+
+    /** Without where bottom bars are led over a step of the soffit: they rise through the gap. */
+    private List<double[]> clearOfSteps(BeamCage.Face face, BeamLine.Span span, List<double[]> stretches) {
+        List<double[]> out = stretches;
+        double bar = BeamCage.largest(cage.groups(), span, basis).diameter();
+        for (double[] s : face == BeamCage.Face.BOTTOM ? SoffitStep.within(line, span) : List.<double[]>of()) {
+            out = without(out, s[0] - bar, s[1] + bar);
         }
         return out;
     }

@@ -21,6 +21,7 @@ import kolonne.core.column.line.ColumnStack;
 import kolonne.core.finding.Cause;
 import kolonne.core.model.Role;
 import kolonne.core.model.Storey;
+import kolonne.core.shape.Shape;
 
 /** What there is to say of members that share a cage: storeys, section, the member that governs. */
 public final class TypeFacts {
@@ -133,18 +134,25 @@ public final class TypeFacts {
         return String.join(to.equals("-") ? "+" : ", ", out);
     }
 
-    /** Sections of a member, each once. */
-    public String section(String id) {
-        boolean us = design.basis().usUnits();
+    /** Sections of members with one cage, each once; of the member that has most of them first. */
+    public String sections(List<String> members) {
+        return members.stream()
+                .map(this::shapes)
+                .sorted(Comparator.comparingInt((List<Shape> s) -> s.size()).reversed())
+                .flatMap(List::stream)
+                .map(s -> s.label(design.basis().usUnits()))
+                .distinct()
+                .collect(Collectors.joining(", "));
+    }
+
+    private List<Shape> shapes(String id) {
         return beams.containsKey(id)
                 ? beams.get(id).line().spans().stream()
-                        .map(s -> s.section().shape().label(us))
-                        .distinct()
-                        .collect(Collectors.joining(", "))
+                        .map(s -> s.section().shape())
+                        .toList()
                 : columns.get(id).stack().lifts().stream()
-                        .map(l -> l.section().shape().label(us))
-                        .distinct()
-                        .collect(Collectors.joining(", "));
+                        .map(l -> l.section().shape())
+                        .toList();
     }
 
     private String sectionId(String id) {

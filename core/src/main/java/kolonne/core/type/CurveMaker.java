@@ -1,6 +1,8 @@
 package kolonne.core.type;
 
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,20 +45,46 @@ public final class CurveMaker {
 
     static <M, D> Curve curve(Role role, List<M> members, Sharing<M, D> sharing, double tolerance, Progress progress) {
         Steel own = Steel.NONE;
-        Map<Object, List<M>> alike = new LinkedHashMap<>();
+        List<List<M>> alone = new ArrayList<>();
+        Map<Likeness, List<M>> alike = new LinkedHashMap<>();
         for (M m : members) {
             own = own.plus(sharing.steel(sharing.own(m)));
             // what fails or is set by hand has a cage of its own
-            boolean alone = sharing.setByHand(m) || !sharing.satisfied(sharing.own(m));
-            Object key = alone ? List.of(sharing.id(m)) : sharing.likeness(m).alike();
-            alike.computeIfAbsent(key, k -> new ArrayList<>()).add(m);
+            if (sharing.setByHand(m) || !sharing.satisfied(sharing.own(m))) {
+                alone.add(List.of(m));
+            } else {
+                alike.computeIfAbsent(sharing.likeness(m).butLengths(), k -> new ArrayList<>())
+                        .add(m);
+            }
         }
+        List<List<M>> all = new ArrayList<>(families(alike));
+        all.addAll(alone);
         AtomicInteger done = new AtomicInteger();
-        List<List<Curve.Node>> families = alike.values().parallelStream()
+        List<List<Curve.Node>> families = all.parallelStream()
                 .map(family -> new Merging<>(sharing, tolerance, n -> progress.at(done.addAndGet(n), members.size()))
                         .run(family))
                 .toList();
         return joined(role, members.size(), own, families);
+    }
+
+    /** Members that may share: those built alike, and with the most of those that go on longer those that end sooner. */
+    private static <M> Collection<List<M>> families(Map<Likeness, List<M>> alike) {
+        Map<Likeness, List<M>> out = new LinkedHashMap<>();
+        Map<Likeness, Likeness> longer = new LinkedHashMap<>();
+        for (Likeness l : alike.keySet()) {
+            alike.keySet().stream()
+                    .filter(o -> o.parts().size() > l.parts().size() && o.builtAs(l))
+                    .max(Comparator.comparingInt(o -> alike.get(o).size()))
+                    .ifPresentOrElse(o -> longer.put(l, o), () -> out.put(l, new ArrayList<>(alike.get(l))));
+        }
+        longer.forEach((l, o) -> {
+            Likeness longest = o;
+            while (longer.containsKey(longest)) {
+                longest = longer.get(longest);
+            }
+            out.get(longest).addAll(alike.get(l));
+        });
+        return out.values();
     }
 
     /** One curve of all families: each time the merge that costs least of those that are next in their family. */

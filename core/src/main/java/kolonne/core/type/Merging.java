@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.PriorityQueue;
 
 /**
- * Merges members of one likeness until no two types may be merged, each time the two that cost least. Which two is looked for by an estimate from their
+ * Merges members of one family until no two types may be merged, each time the two that cost least. Which two is looked for by an estimate from their
  * demands; what a merge costs is always the steel of a cage that was made for all and checked with each.
  */
 final class Merging<M, D> {
@@ -33,20 +33,27 @@ final class Merging<M, D> {
         this.watch = watch;
     }
 
-    /** Members with the largest of their demands and the range of their lengths. */
+    /** Members with the largest of their demands, how many of them have the place of each, and the range of their lengths. */
     private final class Bunch {
         final List<M> members;
         final double[] demand;
+        final int[] having;
         final double[] least;
         final double[] most;
 
         Bunch(M m) {
-            this(List.of(m), sharing.demand(m), lengths(m), lengths(m));
+            this.members = List.of(m);
+            this.demand = sharing.demand(m);
+            this.having = new int[demand.length];
+            Arrays.fill(having, 1);
+            this.least = lengths(m);
+            this.most = least;
         }
 
-        Bunch(List<M> members, double[] demand, double[] least, double[] most) {
+        Bunch(List<M> members, double[] demand, int[] having, double[] least, double[] most) {
             this.members = members;
             this.demand = demand;
+            this.having = having;
             this.least = least;
             this.most = most;
         }
@@ -56,16 +63,25 @@ final class Merging<M, D> {
             both.addAll(o.members);
             // the same type whatever the order in which its members came
             both.sort(Comparator.comparing(sharing::id));
-            return new Bunch(both, larger(demand, o.demand), smaller(least, o.least), larger(most, o.most));
+            return new Bunch(
+                    both,
+                    larger(demand, o.demand),
+                    sums(having, o.having),
+                    smaller(least, o.least),
+                    larger(most, o.most));
         }
 
-        /** Greatest demand of any, in all of them. */
+        /** Greatest demand of any, in all that have its place. */
         double demanded() {
-            return Arrays.stream(demand).sum() * members.size();
+            double out = 0;
+            for (int i = 0; i < demand.length; i++) {
+                out += demand[i] * having[i];
+            }
+            return out;
         }
 
         boolean near(Bunch o) {
-            for (int i = 0; i < least.length; i++) {
+            for (int i = 0; i < Math.min(least.length, o.least.length); i++) {
                 if (Math.max(most[i], o.most[i]) - Math.min(least[i], o.least[i]) > tolerance + 1e-6) {
                     return false;
                 }
@@ -75,11 +91,13 @@ final class Merging<M, D> {
 
         /** What putting two together adds to their demand. */
         double apart(Bunch o) {
+            double[] both = larger(demand, o.demand);
+            int[] all = sums(having, o.having);
             double together = 0;
-            for (int i = 0; i < demand.length; i++) {
-                together += Math.max(demand[i], o.demand[i]);
+            for (int i = 0; i < both.length; i++) {
+                together += both[i] * all[i];
             }
-            return together * (members.size() + o.members.size()) - demanded() - o.demanded();
+            return together - demanded() - o.demanded();
         }
     }
 
@@ -112,7 +130,7 @@ final class Merging<M, D> {
     /** Two types that may be merged. @param extra of the merged cage where it is made, an estimate before [kg] */
     private record Pair<S>(int a, int b, double extra, S made) {}
 
-    /** The types made of members of one likeness, those merged last; numbers of nodes count from 0. */
+    /** The types made of members of one family, of which the longest have all that others have, those merged last; numbers of nodes count from 0. */
     List<Curve.Node> run(List<M> members) {
         begin(members);
         PriorityQueue<Pair<Sharing.Shared<D>>> queue =
@@ -160,17 +178,25 @@ final class Merging<M, D> {
     }
 
     private static double[] larger(double[] a, double[] b) {
-        double[] out = new double[a.length];
-        for (int i = 0; i < out.length; i++) {
+        double[] out = (a.length < b.length ? b : a).clone();
+        for (int i = 0; i < Math.min(a.length, b.length); i++) {
             out[i] = Math.max(a[i], b[i]);
         }
         return out;
     }
 
     private static double[] smaller(double[] a, double[] b) {
-        double[] out = new double[a.length];
-        for (int i = 0; i < out.length; i++) {
+        double[] out = (a.length < b.length ? b : a).clone();
+        for (int i = 0; i < Math.min(a.length, b.length); i++) {
             out[i] = Math.min(a[i], b[i]);
+        }
+        return out;
+    }
+
+    private static int[] sums(int[] a, int[] b) {
+        int[] out = (a.length < b.length ? b : a).clone();
+        for (int i = 0; i < Math.min(a.length, b.length); i++) {
+            out[i] = a[i] + b[i];
         }
         return out;
     }

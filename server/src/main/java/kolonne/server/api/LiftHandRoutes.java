@@ -180,7 +180,7 @@ final class LiftHandRoutes {
     static List<String> identical(BuildingDesign d, String mark) {
         Likeness likeness = Likeness.of(column(d, mark));
         return d.columns().stream()
-                .filter(o -> !o.stack().mark().equals(mark) && likeness.shares(Likeness.of(o), SAME))
+                .filter(o -> !o.stack().mark().equals(mark) && likeness.sharesWhole(Likeness.of(o), SAME))
                 .map(ColumnDesign::stack)
                 .map(ColumnStack::mark)
                 .toList();

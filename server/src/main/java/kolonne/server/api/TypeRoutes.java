@@ -156,7 +156,7 @@ final class TypeRoutes {
                                 new TypeLeftDto(facts.mark(l.member()), l.why().words()))
                         .toList(),
                 facts.storeyWords(t.members(), " to "),
-                facts.section(governing),
+                facts.sections(t.members()),
                 row.bars(),
                 row.stirrups(),
                 facts.mark(governing),
@@ -180,7 +180,7 @@ final class TypeRoutes {
                 List.of(new TypeMemberDto(row.mark(), row.utilisation(), row.satisfied())),
                 List.of(),
                 facts.storeyWords(List.of(id), " to "),
-                facts.section(id),
+                facts.sections(List.of(id)),
                 row.bars(),
                 row.stirrups(),
                 row.mark(),
@@ -344,7 +344,7 @@ final class TypeRoutes {
                         .map(n -> new TypeGroupDto(
                                 n.members().stream().map(facts::mark).toList(),
                                 facts.storeyWords(n.members(), " to "),
-                                facts.section(n.heaviest()),
+                                facts.sections(n.members()),
                                 facts.mark(n.heaviest()),
                                 n.steel().kg(),
                                 n.alone().kg()))

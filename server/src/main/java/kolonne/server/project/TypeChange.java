@@ -125,9 +125,7 @@ public final class TypeChange {
         for (int i = 0; i < present.size(); i++) {
             for (int j = 0; j < i; j++) {
                 if (!likeness.get(present.get(i)).shares(likeness.get(present.get(j)), tolerance)) {
-                    boolean lengths = likeness.get(present.get(i))
-                            .alike()
-                            .equals(likeness.get(present.get(j)).alike());
+                    boolean lengths = likeness.get(present.get(i)).builtAs(likeness.get(present.get(j)));
                     throw refused(
                             "types",
                             facts.mark(present.get(j)) + " and " + facts.mark(present.get(i)) + " cannot share a cage: "

@@ -21,6 +21,11 @@ public record ColumnCage(List<LiftCage> lifts) {
         return new ColumnCage(out);
     }
 
+    /** Its lowest lifts. */
+    public ColumnCage upTo(int count) {
+        return count == lifts.size() ? this : new ColumnCage(lifts.subList(0, count));
+    }
+
     /**
      * Bars and ties of a lift.
      *

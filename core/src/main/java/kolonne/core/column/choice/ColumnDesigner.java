@@ -1,5 +1,6 @@
 package kolonne.core.column.choice;
 
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,7 +39,9 @@ public final class ColumnDesigner {
 
     private static final Predicate<ColumnCage.LiftCage> ANY = c -> true;
 
+    /** The highest of those that share the cage. */
     private final ColumnStack stack;
+    /** From the highest to the lowest: those that have a lift come before those that end under it. */
     private final List<ColumnStack> all;
     /** Of every stack, lift by lift. */
     private final List<List<LiftDemands>> demands;
@@ -54,8 +57,11 @@ public final class ColumnDesigner {
     /** Diameter of the thinnest ties that bars are chosen within [mm]. */
     private double leastTie;
 
-    private ColumnDesigner(List<ColumnStack> all, ColumnContext context) {
-        this.all = all;
+    private ColumnDesigner(List<ColumnStack> stacks, ColumnContext context) {
+        this.all = stacks.stream()
+                .sorted(Comparator.comparingInt((ColumnStack s) -> s.lifts().size())
+                        .reversed())
+                .toList();
         this.stack = all.get(0);
         this.context = context;
         this.demands = all.stream()
@@ -70,12 +76,13 @@ public final class ColumnDesigner {
         return design(List.of(stack), context).get(0);
     }
 
-    /** Stacks of the same lifts that share a cage, each with its checks. */
-    public static List<ColumnDesign> design(List<ColumnStack> all, ColumnContext context) {
-        ColumnDesigner designer = new ColumnDesigner(all, context);
+    /** Stacks that share a cage, each with its checks, in their order. Lifts of the same number have the same section; those that end lower have the lowest lifts of the cage. */
+    public static List<ColumnDesign> design(List<ColumnStack> stacks, ColumnContext context) {
+        ColumnDesigner designer = new ColumnDesigner(stacks, context);
         ColumnCage cage = designer.cage();
-        return IntStream.range(0, all.size())
-                .mapToObj(i -> ColumnCheck.run(all.get(i), cage, context, designer.demands.get(i)))
+        return stacks.stream()
+                .map(s -> ColumnCheck.run(
+                        s, cage.upTo(s.lifts().size()), context, designer.demands.get(designer.all.indexOf(s))))
                 .toList();
     }
 
@@ -159,6 +166,7 @@ public final class ColumnDesigner {
     private ColumnCage.LiftCage lift(ColumnStack.Lift lift, ColumnCage.LiftCage above, ColumnCage.LiftCage upper) {
         int number = lift.number();
         List<Borne> borne = IntStream.range(0, all.size())
+                .filter(i -> number < all.get(i).lifts().size())
                 .mapToObj(i -> new Borne(
                         all.get(i),
                         all.get(i).lifts().get(number),
@@ -364,11 +372,13 @@ public final class ColumnDesigner {
         }
         FrameColumn out = new FrameColumn(context, context.ductile().get());
         for (int i = 0; i < borne.size(); i++) {
+            // over the highest lift of a stack that ends lower than others there is none
+            boolean ends = overhead == null || i >= overhead.size();
             out.add(
                     borne.get(i).lift(),
                     borne.get(i).demands(),
-                    upper,
-                    upper == null ? null : overhead.get(i).demands());
+                    ends ? null : upper,
+                    ends ? null : overhead.get(i).demands());
         }
         return out;
     }

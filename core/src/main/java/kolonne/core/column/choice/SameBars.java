@@ -58,8 +58,9 @@ final class SameBars {
             List<List<Integer>> runs, List<ColumnStack> all, ColumnCage free, ColumnCage kept, ColumnContext context) {
         List<List<Integer>> out = new ArrayList<>(runs);
         for (ColumnStack s : all) {
-            ColumnDesign before = ColumnCheck.run(s, free, context);
-            ColumnDesign after = ColumnCheck.run(s, kept, context);
+            int lifts = s.lifts().size();
+            ColumnDesign before = ColumnCheck.run(s, free.upTo(lifts), context);
+            ColumnDesign after = ColumnCheck.run(s, kept.upTo(lifts), context);
             // a run decides as well how the bars of the lift below it go on
             out.removeIf(r -> r.stream().anyMatch(i -> worse(before, after, i))
                     || r.get(0) > 0 && worse(before, after, r.get(0) - 1));
@@ -68,7 +69,7 @@ final class SameBars {
     }
 
     private static boolean worse(ColumnDesign before, ColumnDesign after, int lift) {
-        return satisfied(before, lift) && !satisfied(after, lift);
+        return lift < before.lifts().size() && satisfied(before, lift) && !satisfied(after, lift);
     }
 
     private static boolean satisfied(ColumnDesign d, int lift) {

@@ -7941,6 +7941,7 @@ export interface components {
         };
         TypeMember: {
             mark: string;
+            parts: number;
             utilisation: number;
             satisfied: boolean;
         };

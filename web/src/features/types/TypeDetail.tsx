@@ -28,6 +28,12 @@ export function TypeDetail({ id, row, others, units, busy, onChange }: Props) {
   const member = row.members.find((m) => m.mark === picked)
   const shared = row.members.length > 1
   const surplus = row.steelKg - row.aloneKg
+  const longest = Math.max(...row.members.map((m) => m.parts))
+  const uneven = row.members.some((m) => m.parts < longest)
+  // the cage of the one that governs, unless it is only a part of another's
+  const whole =
+    row.members.find((m) => m.mark === row.governing && m.parts === longest) ??
+    row.members.find((m) => m.parts === longest)
   return (
     <section className="type-detail" ref={box}>
       <h2>
@@ -58,7 +64,10 @@ export function TypeDetail({ id, row, others, units, busy, onChange }: Props) {
           With a cage of their own although they belong to it: {row.left.map((l) => `${l.mark} (${l.why})`).join(', ')}.
         </p>
       )}
-      <CagePreview id={id} mark={row.governing} units={units} />
+      <CagePreview id={id} mark={whole?.mark ?? row.governing} units={units} />
+      {uneven && (
+        <p className="soft">As in {whole?.mark}. Columns that end lower have its lifts as far up as they go.</p>
+      )}
       <p className="soft">
         <Link to={`/p/${id}/sheet/${encodeURIComponent(row.governing)}`}>{row.governing}</Link> governs:{' '}
         {row.check.toLowerCase()}, {utilisation(row.utilisation)} · {density(row.densityKgM3, 1, units)} ·{' '}
@@ -70,7 +79,10 @@ export function TypeDetail({ id, row, others, units, busy, onChange }: Props) {
         {shared && (
           <div className="type-members" role="group" aria-label="Members of the type">
             {row.members.map((m) => (
-              <Tooltip key={m.mark} title={`${m.mark} · ${utilisation(m.utilisation)}${m.satisfied ? '' : ' · fails'}`}>
+              <Tooltip
+                key={m.mark}
+                title={`${m.mark}${uneven ? `, ${m.parts} lifts` : ''} · ${utilisation(m.utilisation)}${m.satisfied ? '' : ' · fails'}`}
+              >
                 <button
                   type="button"
                   aria-label={m.mark}

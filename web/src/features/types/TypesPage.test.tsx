@@ -11,7 +11,7 @@ const type = (mark: string, members: string[], over: Partial<TypeRow> = {}): Typ
   mark,
   role: 'beam',
   locked: false,
-  members: members.map((m) => ({ mark: m, utilisation: 0.9, satisfied: true })),
+  members: members.map((m) => ({ mark: m, parts: 3, utilisation: 0.9, satisfied: true })),
   left: [],
   storeys: 'L1 to L3',
   section: '300 × 600',
@@ -127,6 +127,23 @@ describe('the types', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Make these 4 types' }))
     expect(put).toHaveBeenCalledWith('p', 5, { action: 'adopt', role: 'beam', types: 4 })
     await waitFor(() => expect(slider).toHaveAttribute('aria-valuenow', '3'))
+  })
+
+  it('show the cage of the highest column where some end lower', async () => {
+    const members = [
+      { mark: 'C-A1', parts: 4, utilisation: 0.97, satisfied: true },
+      { mark: 'C-A2', parts: 7, utilisation: 0.8, satisfied: true },
+      { mark: 'C-A3', parts: 7, utilisation: 0.9, satisfied: true },
+    ]
+    const uneven = type('TC4', ['C-A1'], { id: 'T4', role: 'column', members })
+    vi.spyOn(api, 'types').mockResolvedValue({ version: 5, toleranceMm: 200, types: [uneven] })
+    open('/?role=column&type=TC4')
+    expect(await screen.findByText(/As in C-A2. Columns that end lower have its lifts/)).toBeInTheDocument()
+    expect(api.member).toHaveBeenCalledWith('p', 'C-A2', expect.anything())
+    expect(screen.getByRole('link', { name: 'C-A1' })).toBeInTheDocument()
+    uneven.governing = 'C-A3'
+    open('/?role=column&type=TC4')
+    expect(await screen.findByText(/As in C-A3/)).toBeInTheDocument()
   })
 
   it('are merged, split and locked with keys', async () => {

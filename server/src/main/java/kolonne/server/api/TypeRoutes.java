@@ -74,7 +74,8 @@ final class TypeRoutes {
 
     // ---- what there is -------------------------------------------------------------------------------------------
 
-    record TypeMemberDto(String mark, double utilisation, boolean satisfied) {}
+    /** @param parts spans or lifts that it has */
+    record TypeMemberDto(String mark, int parts, double utilisation, boolean satisfied) {}
 
     /** @param why it has a cage of its own */
     record TypeLeftDto(String mark, String why) {}
@@ -149,7 +150,10 @@ final class TypeRoutes {
                 t.type().locked(),
                 t.members().stream()
                         .map(m -> new TypeMemberDto(
-                                facts.mark(m), facts.governing(m).utilisation(), facts.satisfied(m)))
+                                facts.mark(m),
+                                rows.get(m).parts(),
+                                facts.governing(m).utilisation(),
+                                facts.satisfied(m)))
                         .toList(),
                 t.left().stream()
                         .map(l ->
@@ -177,7 +181,7 @@ final class TypeRoutes {
                 row.mark(),
                 role,
                 false,
-                List.of(new TypeMemberDto(row.mark(), row.utilisation(), row.satisfied())),
+                List.of(new TypeMemberDto(row.mark(), row.parts(), row.utilisation(), row.satisfied())),
                 List.of(),
                 facts.storeyWords(List.of(id), " to "),
                 facts.sections(List.of(id)),

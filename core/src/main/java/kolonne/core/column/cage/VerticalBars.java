@@ -24,6 +24,8 @@ public final class VerticalBars {
     private static final double APART = 50;
     /** What a beam's stirrups and bars take at the bottom of it, beside its cover [mm]. */
     private static final double IN_BEAM = 40;
+    /** Part of a module that lengths may differ by and be one. */
+    private static final double EXACT = 1e-9;
 
     private final ColumnStack.Lift lift;
     private final ColumnStack.Lift next;
@@ -314,10 +316,19 @@ public final class VerticalBars {
     /** A bar that ends under the top of the floor: straight where it develops so, or where no beams are known there, else bent. */
     private void ending(PlacedBar p) {
         Bar bar = here.layout().at(p);
-        double to = floor - basis.columnCover();
-        boolean hook = lift.inHead() > 0
-                && to - soffit() < development(bar, lift.material().fc());
+        double top = floor - basis.columnCover();
+        double develops = soffit() + development(bar, lift.material().fc());
+        boolean hook = lift.inHead() > 0 && top < develops;
+        boolean straight = lift.inHead() > 0 && !hook;
+        double to = straight ? shortened(top, develops) : top;
         out.add(new Standing(Use.ENDS, bar, corner(p), p.x(), p.y(), start, to, null, false, hook));
+    }
+
+    /** Where a straight bar under the top of the floor ends so that its length is on the module, unless it would end below a height. */
+    private double shortened(double top, double least) {
+        double module = basis.practice().lengthModule();
+        double to = module <= 0 ? top : start + Math.floor((top - start) / module + EXACT) * module;
+        return to >= least ? to : top;
     }
 
     /** A bar beside one of the lift above, down beside the bars that end here. */
@@ -334,7 +345,12 @@ public final class VerticalBars {
         double lap = ColumnLaps.length(lift, here.layout().largest(), bar, basis);
         // bars apart by more than they may lap with: so much longer (8.7.2(3))
         double down = lap + (apart > APART ? apart : 0);
-        double from = floor - basis.columnCover() - down;
+        double ends = out.stream()
+                .filter(q -> q.use() == Use.ENDS)
+                .mapToDouble(Standing::to)
+                .min()
+                .orElse(floor - basis.columnCover());
+        double from = ends - down;
         double to = nextStart() + ColumnLaps.length(next, bar, bar, basis);
         out.add(onModule(new Standing(Use.DOWEL, bar, false, x, y, from, to, null, false, false)));
     }

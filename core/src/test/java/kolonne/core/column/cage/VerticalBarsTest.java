@@ -15,6 +15,7 @@ import kolonne.core.basis.part.Bars;
 import kolonne.core.basis.part.ColumnSplices;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.basis.part.Frame;
+import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Sway;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
@@ -199,6 +200,36 @@ class VerticalBarsTest {
                 0.1,
                 "a lap beneath the ends of the bars, and as far as they stand apart");
         assertTrue(d.to() >= FLOOR + LAP && d.to() < FLOOR + LAP + 50);
+    }
+
+    /** T12 develops straight in 420 / (2.1 √30) × 12 = 438 over the soffit at 3300: its length under the cover is cut down to the module, no further than that. */
+    @Test
+    void straightEndsAreOnTheModule() {
+        Bar t12 = BarCatalogue.METRIC.find("T12");
+        for (double[] moduleAndEnd : new double[][] {{0, 3860}, {50, 3850}, {100, 3800}, {500, 3860}}) {
+            Basis basis = ACI.with(new Practice(
+                    ACI.practice().sizesApart(),
+                    ACI.practice().columnBarsApart(),
+                    moduleAndEnd[0],
+                    ACI.practice().costs()));
+            VerticalBars.Standing ends = right(of(500, 350, four(t12), four(t12), VerticalBars.Use.ENDS, basis));
+            assertFalse(ends.hookHead());
+            assertEquals(moduleAndEnd[1], ends.to(), 1e-9, "module " + moduleAndEnd[0]);
+            VerticalBars.Standing d = right(of(500, 350, four(t12), four(t12), VerticalBars.Use.DOWEL, basis));
+            double clear = (194 - (119 - 12 / Math.sqrt(2))) * Math.sqrt(2) - 12;
+            assertEquals(moduleAndEnd[1] - 1.3 * 438.2 - clear, d.from(), 0.1, "a lap beneath the ends, lower or not");
+        }
+        ColumnCage cage = new ColumnCage(List.of(four(t12), four(t12)));
+        VerticalBars.Standing top =
+                VerticalBars.of(stack(500, 500), 1, cage, ACI).get(0);
+        assertEquals(300, top.from(), 1e-9);
+        assertEquals(3850, top.to(), 1e-9, "3550 long");
+        assertEquals(
+                FLOOR - 40,
+                right(of(500, 350, four(T20), four(T20), VerticalBars.Use.ENDS, ACI))
+                        .to(),
+                1e-9,
+                "with a hook up to the cover");
     }
 
     /**

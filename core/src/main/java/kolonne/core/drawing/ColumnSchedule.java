@@ -14,8 +14,6 @@ import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.explain.Quantity;
-import kolonne.core.finding.Severity;
-import kolonne.core.schedule.ScheduleGroups;
 import kolonne.core.schedule.Scheduled;
 import kolonne.core.schedule.Schedules;
 
@@ -44,7 +42,7 @@ public final class ColumnSchedule {
     private static final int[] SCALES = {20, 25, 30, 40, 50, 60, 75, 100};
 
     private final boolean us;
-    private final List<ScheduleGroups.Group<ColumnDesign>> groups;
+    private final List<Schedules.ColumnEntry> entries;
     private final int scale;
     /** The largest section as it is drawn [mm]. */
     private final double drawn;
@@ -74,10 +72,10 @@ public final class ColumnSchedule {
 
     private ColumnSchedule(Scheduled all) {
         this.us = all.design().basis().usUnits();
-        this.groups = all.columns();
+        this.entries = Schedules.columnEntries(all);
         double widest = 1;
-        for (ScheduleGroups.Group<ColumnDesign> g : groups) {
-            for (ColumnDesign.LiftDesign l : g.first().lifts()) {
+        for (Schedules.ColumnEntry e : entries) {
+            for (ColumnDesign.LiftDesign l : e.first().lifts()) {
                 widest = Math.max(
                         widest,
                         Math.max(
@@ -99,8 +97,8 @@ public final class ColumnSchedule {
         ColumnSchedule s = new ColumnSchedule(all);
         int across = Math.max(1, (int) ((Math.min(width, WIDTH) - STOREYS) / STACK));
         List<Page> out = new ArrayList<>();
-        for (int i = 0; i < s.groups.size(); i += across) {
-            s.pages(s.groups.subList(i, Math.min(s.groups.size(), i + across)), out);
+        for (int i = 0; i < s.entries.size(); i += across) {
+            s.pages(s.entries.subList(i, Math.min(s.entries.size(), i + across)), out);
         }
         return out;
     }
@@ -109,7 +107,7 @@ public final class ColumnSchedule {
         return l.lift().storey().isEmpty() ? "top" : l.lift().storey();
     }
 
-    private void pages(List<ScheduleGroups.Group<ColumnDesign>> stacks, List<Page> out) {
+    private void pages(List<Schedules.ColumnEntry> stacks, List<Page> out) {
         List<Row> rows = rows(stacks);
         int next = 0;
         while (next < rows.size()) {
@@ -118,20 +116,21 @@ public final class ColumnSchedule {
             while (next < rows.size() && (next == from || high + rows.get(next).high() <= HEIGHT)) {
                 high += rows.get(next++).high();
             }
-            List<String> marks = stacks.stream().map(ScheduleGroups.Group::mark).toList();
+            List<String> marks =
+                    stacks.stream().map(Schedules.ColumnEntry::mark).toList();
             out.add(new Page(marks, page(stacks, rows.subList(from, next))));
         }
     }
 
-    private List<Row> rows(List<ScheduleGroups.Group<ColumnDesign>> stacks) {
+    private List<Row> rows(List<Schedules.ColumnEntry> stacks) {
         Set<String> storeys = new LinkedHashSet<>();
-        stacks.forEach(g -> g.first().lifts().forEach(l -> storeys.add(name(l))));
+        stacks.forEach(e -> e.first().lifts().forEach(l -> storeys.add(name(l))));
         List<String> down = storeys.stream()
                 .sorted((a, b) -> Double.compare(levels.get(b), levels.get(a)))
                 .toList();
         List<Row> out = new ArrayList<>();
         for (String s : down) {
-            List<Cell> cells = stacks.stream().map(g -> cell(g, s)).toList();
+            List<Cell> cells = stacks.stream().map(e -> cell(e, s)).toList();
             Row last = out.isEmpty() ? null : out.get(out.size() - 1);
             if (last != null && alike(last.cells(), cells)) {
                 List<String> names = new ArrayList<>(last.storeys());
@@ -154,21 +153,21 @@ public final class ColumnSchedule {
     }
 
     /** Of the lifts to a storey: the lowest one's section, and where there are several the words of each. */
-    private Cell cell(ScheduleGroups.Group<ColumnDesign> g, String storey) {
+    private Cell cell(Schedules.ColumnEntry e, String storey) {
         List<ColumnDesign.LiftDesign> lifts =
-                g.first().lifts().stream().filter(l -> name(l).equals(storey)).toList();
+                e.first().lifts().stream().filter(l -> name(l).equals(storey)).toList();
         if (lifts.isEmpty()) {
             return Cell.NONE;
         }
         Set<List<String>> said = new LinkedHashSet<>();
-        lifts.forEach(l -> said.add(words(l, g)));
+        lifts.forEach(l -> said.add(words(l, e)));
         return new Cell(
                 lifts.get(0),
-                g.first().basis(),
+                e.first().basis(),
                 said.stream().flatMap(List::stream).toList());
     }
 
-    private List<String> words(ColumnDesign.LiftDesign l, ScheduleGroups.Group<ColumnDesign> g) {
+    private List<String> words(ColumnDesign.LiftDesign l, Schedules.ColumnEntry e) {
         ColumnStack.Lift lift = l.lift();
         String shape = lift.section().shape().whole(us);
         String concrete = Quantity.STRENGTH.text(lift.material().fc(), us);
@@ -180,11 +179,8 @@ public final class ColumnSchedule {
             out.add(concrete);
         }
         out.addAll(wrapped(l.cage().layout().words()));
-        out.addAll(wrapped(Schedules.ties(l.cage(), g.first().basis())));
-        boolean fails = g.designs().stream()
-                .flatMap(c -> c.lifts().get(lift.number()).findings().stream())
-                .anyMatch(f -> f.severity() == Severity.FAILS);
-        if (fails) {
+        out.addAll(wrapped(Schedules.ties(l.cage(), e.first().basis())));
+        if (e.fails(lift)) {
             out.add(FAILS);
         }
         return out;
@@ -222,7 +218,7 @@ public final class ColumnSchedule {
         return out;
     }
 
-    private Drawing page(List<ScheduleGroups.Group<ColumnDesign>> stacks, List<Row> rows) {
+    private Drawing page(List<Schedules.ColumnEntry> stacks, List<Row> rows) {
         Drawing.Pen pen = new Drawing.Pen();
         double right = STOREYS + STACK * stacks.size();
         head(pen, stacks, right);
@@ -244,17 +240,17 @@ public final class ColumnSchedule {
         return pen.drawing();
     }
 
-    private void head(Drawing.Pen pen, List<ScheduleGroups.Group<ColumnDesign>> stacks, double right) {
+    private void head(Drawing.Pen pen, List<Schedules.ColumnEntry> stacks, double right) {
         pen.line(Layer.GRID, STOREYS, HEIGHT, right, HEIGHT);
         pen.text(0, HEIGHT - 3.6, TEXT, Drawing.Align.LEFT, "lift to");
         pen.text(0, HEIGHT - 6.8, TEXT, Drawing.Align.LEFT, "1 : " + scale);
         for (int i = 0; i < stacks.size(); i++) {
-            ScheduleGroups.Group<ColumnDesign> g = stacks.get(i);
+            Schedules.ColumnEntry e = stacks.get(i);
             double x = STOREYS + i * STACK + PAD;
-            pen.text(x, HEIGHT - 4, 2.5, Drawing.Align.LEFT, true, g.mark());
-            String alike = g.members().size() == 1 && g.members().get(0).equals(g.mark())
+            pen.text(x, HEIGHT - 4, 2.5, Drawing.Align.LEFT, true, cut(e.mark(), 2.5, STACK - 2 * PAD));
+            String alike = e.members().size() == 1 && e.members().get(0).equals(e.mark())
                     ? ""
-                    : String.format(Locale.ROOT, "%d: %s", g.members().size(), String.join(", ", g.members()));
+                    : String.format(Locale.ROOT, "%d: %s", e.members().size(), String.join(", ", e.members()));
             pen.text(x, HEIGHT - 7.4, 1.5, Drawing.Align.LEFT, cut(alike, 1.5, STACK - 2 * PAD));
         }
     }

@@ -65,6 +65,31 @@ public final class Schedules {
             double utilisation,
             boolean satisfied) {}
 
+    /**
+     * Stacks or groups of a type that are scheduled in the same words.
+     *
+     * @param mark    of the stack or type, with the letters of its groups where others differ in more than lengths
+     * @param members marks of the stacks
+     * @param designs of them, in the same order
+     */
+    public record ColumnEntry(String mark, List<String> members, List<ColumnDesign> designs) {
+        public ColumnEntry {
+            members = List.copyOf(members);
+            designs = List.copyOf(designs);
+        }
+
+        public ColumnDesign first() {
+            return designs.get(0);
+        }
+
+        /** Whether something of a lift fails in any of them. */
+        public boolean fails(ColumnStack.Lift lift) {
+            return designs.stream()
+                    .flatMap(c -> c.lifts().get(lift.number()).findings().stream())
+                    .anyMatch(f -> f.severity() == Severity.FAILS);
+        }
+    }
+
     /** Lines or groups of a type that are scheduled in the same words, and the first of them. */
     public record BeamEntry(BeamDesign first, List<BeamRow> spans) {}
 
@@ -188,32 +213,63 @@ public final class Schedules {
 
     public static List<ColumnRow> columns(Scheduled s) {
         List<ColumnRow> out = new ArrayList<>();
-        for (ScheduleGroups.Group<ColumnDesign> g : s.columns()) {
-            for (ColumnDesign.LiftDesign l : g.first().lifts()) {
-                out.add(column(g, l, g.first().basis()));
-            }
+        for (ColumnEntry e : columnEntries(s)) {
+            e.first().lifts().forEach(l -> out.add(column(e, l)));
         }
         return out;
     }
 
-    private static ColumnRow column(ScheduleGroups.Group<ColumnDesign> g, ColumnDesign.LiftDesign l, Basis basis) {
-        ColumnStack.Lift lift = l.lift();
+    /** Groups of a type that differ in nothing but lengths are one. */
+    public static List<ColumnEntry> columnEntries(Scheduled s) {
+        List<ColumnEntry> out = new ArrayList<>();
+        for (List<ScheduleGroups.Group<ColumnDesign>> type : byName(s.columns())) {
+            Map<List<ColumnRow>, List<ScheduleGroups.Group<ColumnDesign>>> alike = new LinkedHashMap<>();
+            type.forEach(
+                    g -> alike.computeIfAbsent(lifts(g), k -> new ArrayList<>()).add(g));
+            alike.values().forEach(groups -> out.add(entry(groups)));
+        }
+        return out;
+    }
+
+    /** What is said of the lifts, and not how much each of its stacks uses them. */
+    private static List<ColumnRow> lifts(ScheduleGroups.Group<ColumnDesign> g) {
+        Basis basis = g.first().basis();
+        return g.first().lifts().stream()
+                .map(l -> row("", 0, l, basis, 0, true))
+                .toList();
+    }
+
+    private static ColumnEntry entry(List<ScheduleGroups.Group<ColumnDesign>> groups) {
+        return new ColumnEntry(
+                groups.get(0).name() + ScheduleGroups.letters(groups),
+                groups.stream().flatMap(g -> g.members().stream()).toList(),
+                groups.stream().flatMap(g -> g.designs().stream()).toList());
+    }
+
+    private static ColumnRow column(ColumnEntry e, ColumnDesign.LiftDesign l) {
         List<ColumnDesign.LiftDesign> alike =
-                g.designs().stream().map(c -> c.lifts().get(lift.number())).toList();
+                e.designs().stream().map(c -> c.lifts().get(l.lift().number())).toList();
+        double most = alike.stream()
+                .mapToDouble(x -> x.governingCheck().utilisation())
+                .max()
+                .orElseThrow();
+        return row(e.mark(), e.members().size(), l, e.first().basis(), most, !e.fails(l.lift()));
+    }
+
+    private static ColumnRow row(
+            String mark, int members, ColumnDesign.LiftDesign l, Basis basis, double utilisation, boolean satisfied) {
+        ColumnStack.Lift lift = l.lift();
         return new ColumnRow(
-                g.mark(),
-                g.members().size(),
+                mark,
+                members,
                 lift.storey(),
                 lift.section().shape().label(basis.usUnits()),
                 lift.material().fc(),
                 l.cage().layout().words(),
                 l.cage().area() / lift.section().shape().A(),
                 ties(l.cage(), basis),
-                alike.stream()
-                        .mapToDouble(x -> x.governingCheck().utilisation())
-                        .max()
-                        .orElseThrow(),
-                alike.stream().flatMap(x -> x.findings().stream()).noneMatch(f -> f.severity() == Severity.FAILS));
+                utilisation,
+                satisfied);
     }
 
     /** Ties in words, for instance {@code T10-200, 4 × 2 legs; 100 in joints and 600 beside them}. */

@@ -7,13 +7,19 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.Decisions;
 import kolonne.core.design.DesignedDemo;
+import kolonne.core.model.Role;
 import kolonne.core.schedule.ScheduleGroups;
 import kolonne.core.schedule.Scheduled;
+import kolonne.core.schedule.Schedules;
+import kolonne.core.type.Types;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -123,6 +129,40 @@ class ColumnScheduleTest {
     void inUsUnitsAndByEurocodeAsWell(String code) {
         BuildingDesign d = DesignedDemo.by(DesignedDemo.SMALL, Basis.standard(code));
         read(d, upwards(d));
+    }
+
+    private static List<String> ids(String... marks) {
+        return DEMO.columns().stream()
+                .filter(c -> List.of(marks).contains(c.stack().mark()))
+                .map(c -> c.stack().id())
+                .toList();
+    }
+
+    /** Bars of C-B1 and C-D1 differ in lengths alone: they stand once. C-C4 ends a storey below C-C2: each stands under its letter. */
+    @Test
+    void columnsOfATypeStandOnceAsFarAsTheyAreAlike() {
+        Types types = Types.NONE.adopted(Role.COLUMN, List.of(ids("C-B1", "C-D1"), ids("C-C2", "C-C4")), Set.of());
+        Scheduled typed = Scheduled.of(DEMO.with(Decisions.typed(types), Set.of()));
+        assertEquals(
+                List.of("TC1a", "TC1b", "TC2a", "TC2b"),
+                typed.columns().stream()
+                        .filter(ScheduleGroups.Group::type)
+                        .map(ScheduleGroups.Group::mark)
+                        .sorted()
+                        .toList());
+        List<String> marks = ColumnSchedule.of(typed, ColumnSchedule.WIDTH).stream()
+                .flatMap(p -> p.marks().stream())
+                .filter(m -> m.startsWith("TC"))
+                .sorted()
+                .toList();
+        assertEquals(List.of("TC1", "TC2a", "TC2b"), marks);
+        Map<String, Integer> lifts = new TreeMap<>();
+        for (Schedules.ColumnRow r : Schedules.columns(typed)) {
+            if (marks.contains(r.mark())) {
+                lifts.merge(r.mark() + " × " + r.members(), 1, Integer::sum);
+            }
+        }
+        assertEquals(Map.of("TC1 × 2", 7, "TC2a × 1", 8, "TC2b × 1", 7), lifts);
     }
 
     @Test

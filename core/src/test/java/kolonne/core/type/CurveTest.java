@@ -227,14 +227,18 @@ class CurveTest {
         Curve c = CurveMaker.beams(family, d.contexts()::beams, Types.STANDARD_TOLERANCE, CurveMaker.Progress.NONE);
         double worst = 0;
         for (Curve.Point p : c.points()) {
-            double least = best.entrySet().stream()
-                    .filter(e -> e.getKey() <= p.types())
-                    .mapToDouble(Map.Entry::getValue)
-                    .min()
-                    .orElseThrow();
-            worst = Math.max(worst, p.steel().kg() / least - 1);
+            worst = Math.max(worst, p.steel().kg() / least(best, p.types()) - 1);
         }
         return worst;
+    }
+
+    /** The least steel of so many types at most. @param best by number of types */
+    static double least(Map<Integer, Double> best, int types) {
+        return best.entrySet().stream()
+                .filter(e -> e.getKey() <= types)
+                .mapToDouble(Map.Entry::getValue)
+                .min()
+                .orElseThrow();
     }
 
     static <T> List<List<List<T>>> partitions(List<T> of) {

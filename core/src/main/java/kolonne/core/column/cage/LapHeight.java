@@ -39,8 +39,9 @@ public record LapHeight(double needed, double has, boolean foot) {
                 case ON -> out.add(upwards(stack, number, s));
                 case DOWEL -> {
                     out.add(upwards(stack, number, s));
-                    double floor = lift.top() - lift.base() + lift.inHead() - basis.columnCover();
-                    out.add(of(floor - s.from(), floor - lift.inFoot(), false));
+                    double ends =
+                            VerticalBars.end(standing, lift.top() - lift.base() + lift.inHead() - basis.columnCover());
+                    out.add(of(ends - s.from(), ends - lift.inFoot(), false));
                 }
                 default -> {
                     // within its lift, or coupled

@@ -32,7 +32,7 @@ public final class LapPlace {
             boolean laps = s.use() == Use.STARTER || s.use() == Use.ON || s.use() == Use.DOWEL;
             p.own(laps && (s.use() == Use.STARTER) == (number == 0) ? s.to() - rise : 0);
         }
-        p.dowels(lift.top() - lift.base() + lift.inHead() - basis.columnCover());
+        p.dowels(VerticalBars.end(standing, lift.top() - lift.base() + lift.inHead() - basis.columnCover()));
         return 2 * p.farthest;
     }
 

@@ -214,6 +214,15 @@ public final class VerticalBars {
         return most;
     }
 
+    /** Where the highest bars do that end in a lift; another height where none end. @param all bars of a lift; heights above its lower joint [mm] */
+    static double end(List<Standing> all, double otherwise) {
+        return all.stream()
+                .filter(s -> s.use == Use.ENDS)
+                .mapToDouble(Standing::to)
+                .max()
+                .orElse(otherwise);
+    }
+
     private void all() {
         List<PlacedBar> bars = here.bars(lift.section().shape(), basis.columnCover());
         starters();

@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DuctileColumns;
@@ -20,6 +21,7 @@ class AciFrameColumnsTest {
     private static final DuctileColumns ORDINARY = of(Aci318.SI, Ductility.ORDINARY);
     private static final DuctileColumns INTERMEDIATE = of(Aci318.SI, Ductility.INTERMEDIATE);
     private static final DuctileColumns SPECIAL = of(Aci318.SI, Ductility.SPECIAL);
+    private static final DuctileColumns OUTSIDE = of(Aci318.SI, Ductility.OUTSIDE);
     private static final DuctileColumns US = of(Aci318.US, Ductility.SPECIAL);
 
     private static DuctileColumns of(Aci318 code, Ductility kind) {
@@ -143,6 +145,40 @@ class AciFrameColumnsTest {
         near(
                 Math.max(0.45 * (ag / ach - 1) * 30 / 420, 0.35 * p / (420 * ach)),
                 confined(ag, ach, 30, 420, p, 8, true));
+        // kf = 80/175 + 0.6
+        near(0.35 * (80 / 175.0 + 0.6) * 15e6 / (420 * ach), confined(ag, ach, 80, 420, 15e6, 8, true));
+    }
+
+    /** The calculation names each of the three, the third only where all bars must be held. */
+    @Test
+    void confinementInWords() {
+        for (boolean round : new boolean[] {false, true}) {
+            for (double p : new double[] {0, 4320e3}) {
+                Trace t = Trace.recording();
+                SPECIAL.confinement(new DuctileColumns.Confinement(360_000, 270_400, 30, 420, p, 12, round), t);
+                List<String> said = t.steps().stream().map(s -> s.formula()).toList();
+                String square = "[0.3 (Ag / Ach − 1) f′c / fyt, 0.09 f′c / fyt";
+                String circle = "[0.45 (Ag / Ach − 1) f′c / fyt, 0.12 f′c / fyt";
+                String third = round ? ", 0.35 kf Pu / (fyt Ach)" : ", 0.2 kf kn Pu / (fyt Ach)";
+                assertEquals((round ? circle : square) + (p > 0 ? third : "") + "]", said.toString());
+                near(360_000 / 270_400.0, t.steps().get(0).inputs().get(0).value());
+            }
+        }
+    }
+
+    /** Members outside the system answer to 18.7 by 18.14.3.3. */
+    @Test
+    void clauses() {
+        assertEquals("18.7.5.4", SPECIAL.confinementClause().text());
+        assertEquals("18.8.3.1", SPECIAL.jointSpacingClause().text());
+        assertEquals("18.4.4.4", INTERMEDIATE.jointSpacingClause().text());
+        assertEquals("15.3.1.4", ORDINARY.jointSpacingClause().text());
+        assertEquals("18.3.3", ORDINARY.capacityShearClause().text());
+        assertEquals("18.4.3.1", INTERMEDIATE.capacityShearClause().text());
+        assertEquals("18.7.6.1", SPECIAL.capacityShearClause().text());
+        assertEquals("18.14.3.3, 18.7.5.4", OUTSIDE.confinementClause().text());
+        assertEquals("18.14.3.3, 18.4.4.4", OUTSIDE.jointSpacingClause().text());
+        assertEquals("18.14.3.3, 18.7.6.1", OUTSIDE.capacityShearClause().text());
     }
 
     /** 18.7.6.1 and 18.7.6.2; 18.4.3.1 and 18.3.3 with Ωo = 3. */

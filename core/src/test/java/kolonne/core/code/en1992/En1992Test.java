@@ -350,6 +350,53 @@ class En1992Test {
                 1e-6 * n);
     }
 
+    private static Slenderness.Lift stiff(double length, double nu, double steel) {
+        return new Slenderness.Lift(
+                -20e6,
+                40e6,
+                length,
+                1,
+                300 / Math.sqrt(12),
+                33_000 * 6.75e8,
+                300,
+                nu,
+                0,
+                0.7,
+                false,
+                false,
+                30,
+                500,
+                90_000,
+                new Slenderness.Bars(250, steel, steel * 1e4),
+                0);
+    }
+
+    /**
+     * The same less compressed or shorter, so that n λ / 170 is under 0.20: with 400 kN 0.2222 · 69.28 / 170 = 0.09056, EI = 8.578e11 + 4e12; of 3 m with 900 kN
+     * 0.10188. There As = 150 mm² is less than 0.002 Ac = 180 and does not count, 190 counts (5.8.7.2(2)).
+     */
+    @Test
+    void nominalStiffnessOfLessSlenderLifts() {
+        double ecd = 33_000 / 1.2 * 6.75e8;
+        double k1 = Math.sqrt(1.5);
+        double ei = k1 * (400e3 / 1.8e6 * 6000 / (300 / Math.sqrt(12)) / 170) / 2.4 * ecd + 200_000 * 2e7;
+        assertEquals(4.8578e12, ei, 1e8);
+        magnified(ei, 6000, 400e3, 2000);
+        double kc = k1 * (0.5 * 3000 / (300 / Math.sqrt(12)) / 170) / 2.4;
+        magnified(kc * ecd, 3000, 900e3, 150);
+        magnified(kc * ecd + 200_000 * 190e4, 3000, 900e3, 190);
+    }
+
+    private static void magnified(double ei, double length, double nu, double steel) {
+        double buckling = Math.PI * Math.PI * ei / (length * length);
+        double m = (1 + Math.PI * Math.PI / 8 / (buckling / nu - 1)) * (0.6 * 40e6 + 0.4 * 20e6);
+        assertTrue(m > 40e6 && Double.isFinite(m));
+        Slenderness.Magnified has =
+                En1992.of(Map.of("secondOrder", 2.0)).slenderness().braced(stiff(length, nu, steel), Trace.OFF);
+        assertEquals(m, has.moment(), 1e-3 * m);
+        assertEquals(m / 40e6, has.factor(), 1e-3 * m / 40e6);
+    }
+
     /**
      * Hand calculation of 5.8.7: 300 × 300, C30/37, Ecm = 33 000, l0 = 6 m, φef = 1.4, NEd = 900 kN, Is = 2000 · 100². k1 = √1.5 = 1.2247, k2 = 0.5 · 69.28 / 170 =
      * 0.2038 ≥ 0.20, Kc = 0.2449 / 2.4 = 0.10206; Ecd Ic = 33 000 / 1.2 · 6.75e8 = 1.85625e13; EI = 1.8945e12 + 4e12 = 5.8945e12; NB = 1616.0 kN; factor

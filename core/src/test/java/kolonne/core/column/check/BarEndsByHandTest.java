@@ -66,6 +66,29 @@ class BarEndsByHandTest {
                 .toList();
     }
 
+    private static ColumnDesign checked(double upper, ColumnCage.LiftCage below, ColumnCage.LiftCage above) {
+        var analysis = TwoLifts.model(500, upper).solve();
+        ColumnContext context = ColumnContext.of(Sidesway.of(analysis, ACI), ACI);
+        return ColumnCheck.run(
+                ColumnStacks.find(analysis.index()).get(0), new ColumnCage(List.of(below, above)), context);
+    }
+
+    /** Eight bars over four find four to lap with (25.5); as many or more below, or bars over another section, ask for nothing. */
+    @Test
+    void barsAboveFindBarsBelow() {
+        List<Boolean> three = List.of(true, true, true);
+        ColumnCage.LiftCage eight = new ColumnCage.LiftCage(new RectangleBars(3, 3, T20, T20, three, three), T10, 150);
+        CheckResult r = of(checked(500, four(T20), eight), 0, "bars-below").get(0);
+        assertEquals(8, r.demand());
+        assertEquals(4, r.capacity());
+        assertEquals("head", r.place());
+        assertEquals(Cause.ANCHORAGE, r.cause());
+        assertTrue(of(checked(500, four(T20), eight), 1, "bars-below").isEmpty());
+        assertTrue(of(checked(500, eight, four(T20)), 0, "bars-below").isEmpty());
+        assertTrue(of(checked(500, eight, eight), 0, "bars-below").isEmpty());
+        assertTrue(of(checked(450, four(T20), eight), 0, "bars-below").isEmpty());
+    }
+
     /** T20: 560 mm from the soffit to the cover; ldh 330 (25.4.3.1), ldc 368 with the bend of 80 (25.4.9.2). */
     @Test
     void thinBarsDevelopInTheBeam() {
@@ -85,6 +108,7 @@ class BarEndsByHandTest {
         assertEquals(Cause.ANCHORAGE, r.cause());
         CheckResult whole = of(checked(500, 500, T32, ACI), 1, "axial-bending").get(0);
         assertTrue(r.utilisation() > whole.utilisation() && r.demand() > 0, r + " " + whole);
+        assertEquals(r.utilisation(), r.demand() / r.capacity(), 1e-9 * r.utilisation());
     }
 
     /**

@@ -86,6 +86,11 @@ class ColumnChecksByHandTest {
             return this;
         }
 
+        Told at(String kind, String place) {
+            assertEquals(place, of(kind).place(), kind);
+            return this;
+        }
+
         Told silent(String... kinds) {
             for (String k : kinds) {
                 assertTrue(design.checks().stream().noneMatch(c -> c.kind().id().equals(k)), k);
@@ -274,7 +279,8 @@ class ColumnChecksByHandTest {
         double x = 137.5 - aside - 137.5 / 3;
         double y = 187.5 - aside - (190 - 20);
         told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 0), ACI, USUAL)
-                .tells("lap-clear", Cause.BARS_DO_NOT_FIT, 80.0 / 3, Math.hypot(x, y) - 22.5, "25.5.1.2");
+                .tells("lap-clear", Cause.BARS_DO_NOT_FIT, 80.0 / 3, Math.hypot(x, y) - 22.5, "25.5.1.2")
+                .at("lap-clear", "foot");
         double wide = 142.5 - aside - 142.5 / 3;
         told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 0), EN, USUAL)
                 .tells("lap-clear", Cause.BARS_DO_NOT_FIT, 50, Math.hypot(wide, y) - 22.5, "8.7.2(3)");

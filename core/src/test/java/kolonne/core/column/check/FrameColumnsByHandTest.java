@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.ColumnSplices;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.basis.part.Frame;
 import kolonne.core.basis.part.Sway;
@@ -61,6 +62,17 @@ class FrameColumnsByHandTest {
     /** @param more loads */
     private static ColumnContext context(
             Ductility kind, Shape shape, double turn, List<BeamEnd> atB, List<BeamEnd> atC, List<JointLoad> more) {
+        return context(Basis.standard(false), kind, shape, turn, atB, atC, more);
+    }
+
+    private static ColumnContext context(
+            Basis usual,
+            Ductility kind,
+            Shape shape,
+            double turn,
+            List<BeamEnd> atB,
+            List<BeamEnd> atC,
+            List<JointLoad> more) {
         ModelBuilder b = new ModelBuilder();
         b.joint("A", 0, 0, 0).joint("B", 0, 0, 3600).joint("C", 0, 0, 7200);
         b.column("c1", "A", "B").fixed("A");
@@ -92,7 +104,7 @@ class FrameColumnsByHandTest {
         b.jointLoads.add(new JointLoad("E", "C", 50e3, 0, 0, 0, 0, 0));
         b.jointLoads.addAll(more);
         b.combine("P+E", Map.of("P", 1.2, "E", 1.0)).combine("P-E", Map.of("P", 0.9, "E", -1.0));
-        Basis basis = Basis.standard(false).with(new Frame(Sway.BRACED, Sway.BRACED, 0, kind));
+        Basis basis = usual.with(new Frame(Sway.BRACED, Sway.BRACED, 0, kind));
         return ColumnContext.of(Sidesway.of(b.solve(), basis), basis)
                 .with(new BeamsAtJoints(Map.of("B", atB, "C", atC)));
     }
@@ -235,6 +247,70 @@ class FrameColumnsByHandTest {
                         .shear(0));
     }
 
+    private static final Shape SQUARE = new Shape.Rectangle(500, 500);
+    /** Of the 1000 kN all but what is less than Ag f'c / 20 = 375 kN. */
+    private static final List<JointLoad> PULL = List.of(new JointLoad("P", "C", 0, 0, 920e3, 0, 0, 0));
+
+    /** Next to the joints of a special frame that is hardly compressed three legs of T10 carry it alone (18.7.6.2.1), in both directions; not where it is compressed. */
+    @Test
+    void shearWithoutTheConcreteNextToTheJoints() {
+        TieSpacing ties = new TieSpacing(100, 150, 150, 500, 500);
+        ColumnContext c = context(Ductility.SPECIAL, SQUARE, 0, bothSides(), bothSides(), PULL);
+        ColumnStack.Lift lift = stack(c).lifts().get(0);
+        EndMoments ends = EndMoments.of(stack(c), lift, cage(ties), c, new LiftDemands(lift, c));
+        double alone = 0.75 * 3 * T10 / 150 * 420 * 437.5;
+        for (int axis = 0; axis < 2; axis++) {
+            CheckResult r = the(checked(c, ties).get(0), axis == 0 ? "shear-x" : "shear-y");
+            assertEquals(ends.shear(axis), r.demand(), 1e-6 * r.demand());
+            assertEquals(alone, r.capacity(), 1e-6 * alone);
+            assertEquals(ends.shear(axis) / alone, r.utilisation(), 1e-6);
+            assertEquals(ColumnTieCheck.ENDS, r.place());
+            assertEquals("18.7.6.2.1", r.clause().text());
+        }
+        CheckResult heavy = the(
+                checked(context(Ductility.SPECIAL, bothSides(), bothSides()), ties)
+                        .get(0),
+                "shear-x");
+        assertEquals(ColumnCheck.WHOLE, heavy.place());
+        assertTrue(heavy.capacity() > alone * 1.5, "with the concrete");
+    }
+
+    /**
+     * d = 437.5: ties d / 2 apart where the shear from the ends is over half of φVc (10.6.2.1, 10.7.6.5.2) and that of the analysis is not; in a special frame with
+     * 16T32, whose ends bring more than φVc and half of φ 0.66 √f'c bw d, a quarter of d = 434, where hoops could stand 125 apart.
+     */
+    @Test
+    void shearFromTheEndsSpacesTheTies() {
+        List<JointLoad> more = List.of(new JointLoad("E", "B", 0, 0, 0, 0, 430e6, 0));
+        ColumnContext c = context(Ductility.INTERMEDIATE, SQUARE, 0, bothSides(), bothSides(), more);
+        ColumnStack.Lift lift = stack(c).lifts().get(0);
+        LiftDemands d = new LiftDemands(lift, c);
+        TieSpacing even = TieSpacing.even(200);
+        double ends = EndMoments.of(stack(c), lift, cage(even), c, d).shear(0);
+        double most =
+                Math.max(d.shear(0, kolonne.core.analysis.Analysis.VY), d.shear(1, kolonne.core.analysis.Analysis.VY));
+        double nu = d.earthquakeAxial()[1];
+        double half = 0.375 * (0.17 * Math.sqrt(30) + Math.min(nu / (6 * 250_000), 0.05 * 30)) * 500 * 437.5;
+        assertTrue(most < 0.375 * 0.17 * Math.sqrt(30) * 500 * 437.5 && ends > half, most + " " + half + " " + ends);
+        assertEquals(437.5 / 2, the(checked(c, even).get(0), "tie-spacing").capacity(), 1e-9);
+        ColumnContext none = context(Ductility.NONE, SQUARE, 0, bothSides(), bothSides(), more);
+        assertEquals(400, the(checked(none, even).get(0), "tie-spacing").capacity(), 1e-9, "16 of T25");
+
+        var t32 = BarCatalogue.METRIC.find("T32");
+        List<Boolean> all = List.of(true, true, true, true, true);
+        ColumnCage.LiftCage strong = new ColumnCage.LiftCage(
+                new RectangleBars(5, 5, t32, t32, all, all), BarCatalogue.METRIC.find("T10"), TieSpacing.even(100));
+        BeamEnd.Strength much = new BeamEnd.Strength(2000e6, 2000e6);
+        List<BeamEnd> beams = List.of(
+                new BeamEnd("B", 1, 0, 300, 600, 30, true, much, much, much, 1500, 1000, true),
+                new BeamEnd("B", -1, 0, 300, 600, 30, true, much, much, much, 1500, 1000, true));
+        ColumnContext special = context(Ductility.SPECIAL, SQUARE, 0, beams, beams, PULL);
+        ColumnDesign.LiftDesign l = ColumnCheck.run(stack(special), new ColumnCage(List.of(strong, strong)), special)
+                .lifts()
+                .get(0);
+        assertEquals(434 / 4.0, the(l, "tie-spacing").capacity(), 1e-9);
+    }
+
     /** 400 × 600 under the same turned by 30°: 600 · 400³ / 12 = 3.2e9 below, cos² 30° of it and sin² 30° of 400 · 600³ / 12 = 7.2e9 above: 4.2e9. */
     @Test
     void whatBeamsBringGoesByStiffnessTheirWay() {
@@ -314,6 +390,26 @@ class FrameColumnsByHandTest {
         // ℓo: 550 is a sixth of 3300 clear
         assertEquals(550, the(l, "end-reach").demand(), 1e-9);
         assertEquals(500, the(l, "end-reach").capacity(), 1e-9);
+        for (TieSpacing s : List.of(new TieSpacing(100, 100, 150, 600, 480), new TieSpacing(100, 100, 150, 480, 600))) {
+            CheckResult reach = the(
+                    checked(context(Ductility.SPECIAL, bothSides(), bothSides()), s)
+                            .get(0),
+                    "end-reach");
+            assertEquals(480, reach.capacity(), 1e-9, "the end that they reach less far from");
+            assertEquals(550 / 480.0, reach.utilisation(), 1e-9);
+        }
+        assertEquals("18.7.5.3", the(l, "end-ties").clause().text());
+        assertEquals("18.7.5.3", the(l, "end-reach").clause().text());
+        assertEquals("18.7.5.5", the(l, "tie-spacing").clause().text());
+        assertEquals("18.8.3.1", the(l, "joint-ties").clause().text());
+        assertEquals(
+                "25.7.2.1, 10.7.6.5.2",
+                the(
+                                checked(context(Ductility.INTERMEDIATE, bothSides(), bothSides()), TIES)
+                                        .get(0),
+                                "tie-spacing")
+                        .clause()
+                        .text());
         assertEquals(125, the(l, "joint-ties").capacity(), 1e-9);
         assertEquals((500 - 100 - 25) / 2.0, the(l, "held-distance").demand(), 1e-9);
         assertEquals(300, the(l, "least-side").demand(), 1e-9);
@@ -338,6 +434,27 @@ class FrameColumnsByHandTest {
                                 "tie-spacing")
                         .capacity(),
                 1e-9);
+    }
+
+    /** Bars of a special frame lap within the middle half of 3300 mm (18.7.4.4): over 1.3 · 420 / (1.7 √30) · 25 = 1466 mm at least; those that are coupled nowhere. */
+    @Test
+    void lapsInTheMiddle() {
+        ColumnContext c = context(Ductility.SPECIAL, bothSides(), bothSides());
+        CheckResult r = the(checked(c, TIES).get(0), "lap-middle");
+        assertTrue(r.demand() >= 1466 && r.demand() < 1466 + 100, "on the module: " + r.demand());
+        assertEquals(1650, r.capacity(), 1e-9);
+        assertEquals("18.7.4.4", r.clause().text());
+        for (Ductility other : List.of(Ductility.NONE, Ductility.INTERMEDIATE)) {
+            assertTrue(of(
+                            checked(context(other, bothSides(), bothSides()), TIES)
+                                    .get(0),
+                            "lap-middle")
+                    .isEmpty());
+        }
+        Basis usual = Basis.standard(false);
+        Basis coupled = usual.with(usual.practice().with(1, 1, ColumnSplices.COUPLERS, true));
+        ColumnContext with = context(coupled, Ductility.SPECIAL, SQUARE, 0, bothSides(), bothSides(), List.of());
+        assertTrue(of(checked(with, TIES).get(0), "lap-middle").isEmpty());
     }
 
     /** 15.3.1.4 whatever the frame; nothing of earthquakes without one. */

@@ -269,6 +269,50 @@ class LegColumnsByHandTest {
         assertEquals(shear(300, 740, nu), of(y, "shear-y").capacity(), 1);
     }
 
+    /**
+     * Ties at 900 are under the least (9.6.3.4): 0.66 λs ρw^(1/3) √f'c with half of the bars in the leg along the shear (table 22.5.5.1). In the flange lie the four at
+     * the web's inner and outer corners, two at its end, and the pair between; in the web those four, two at its free end, and both pairs between.
+     */
+    @Test
+    void shearOfLegsWithFewTies() {
+        ColumnCage.LiftCage c = new ColumnCage.LiftCage(LegBars.of(1, 2, 1, T20, T16), T10, 900);
+        double nu = 600e3;
+        double flange = (6 * T20.area() + 2 * T16.area()) / 2;
+        double web = (6 * T20.area() + 4 * T16.area()) / 2;
+        assertEquals(
+                few(250, 640, flange, nu),
+                of(told(post(ELL, 80e3, 0, nu, 0, 0), ACI, c), "shear-x").capacity(),
+                1);
+        assertEquals(
+                few(300, 740, web, nu),
+                of(told(post(ELL, 0, 80e3, nu, 0, 0), ACI, c), "shear-y").capacity(),
+                1);
+    }
+
+    private static double few(double bw, double d, double stretched, double nu) {
+        double size = Math.min(1, Math.sqrt(2 / (1 + 0.004 * d)));
+        double axial = Math.min(nu / (6 * 340_000), 0.05 * 30);
+        double vc = (0.66 * size * Math.cbrt(stretched / (bw * d)) * Math.sqrt(30) + axial) * bw * d;
+        return 0.75 * (vc + 2 * T10.area() / 900 * 420 * d);
+    }
+
+    /** Of two pairs between in the web neither is held: two beside one another are one too many (25.7.2.3); of one in the flange that is not the gap is what counts. */
+    @Test
+    void pairsThatNoTieHolds() {
+        LegBars none = new LegBars(1, 2, 1, T20, T16, List.of(true, false, false, true), List.of(true, false, true));
+        ColumnDesign.LiftDesign l = told(post(ELL, 0, 0, 600e3, 0, 0), ACI, new ColumnCage.LiftCage(none, T10, 150));
+        CheckResult web = of(l, "bars-held-y");
+        assertEquals(2, web.utilisation(), 1e-9);
+        assertEquals("25.7.2.3", web.clause().text());
+        CheckResult flange = of(l, "bars-held-x");
+        // from 240 to 640 by half, less a bar and 2 mm that thinner ones lie aside
+        double gap = none.gaps(ELL, 50)[1];
+        assertEquals(200 - 18, gap, 1e-9);
+        assertEquals(gap / 150, flange.utilisation(), 1e-9);
+        assertTrue(told(post(ELL, 0, 0, 600e3, 0, 0), ACI, cage(ELL, 2, 1)).checks().stream()
+                .noneMatch(r -> r.kind().id().startsWith("bars-held")));
+    }
+
     private static double shear(double bw, double d, double nu) {
         double vc = (0.17 * Math.sqrt(30) + Math.min(nu / (6 * 340_000), 0.05 * 30)) * bw * d;
         return 0.75 * (vc + 2 * T10.area() / 150 * 420 * d);

@@ -265,13 +265,7 @@ public final class DuctileCheck {
     /** How near a lap comes to the face of a column. */
     private void lap(Laps.Lap l) {
         for (BeamLine.Span s : line.spans()) {
-            boolean left = DuctileSpans.column(line, s.number())
-                    && l.to() > s.from()
-                    && l.from() < s.faceFrom() + DuctileSpans.hoops(s, rules);
-            boolean right = DuctileSpans.column(line, s.number() + 1)
-                    && l.from() < s.to()
-                    && l.to() > s.faceTo() - DuctileSpans.hoops(s, rules);
-            if (DuctileSpans.applies(line, s) && (left || right || l.from() < s.to() && l.to() > s.from())) {
+            if (DuctileSpans.applies(line, s) && l.from() < s.to() && l.to() > s.from()) {
                 double clear = Math.max(
                         0,
                         Math.min(

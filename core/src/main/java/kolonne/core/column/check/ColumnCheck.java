@@ -145,12 +145,11 @@ public final class ColumnCheck {
         StrengthSurface surface = context.surface(lift.section(), lift.material(), cage);
         double[] screened = new double[all.size()];
         double highest = 0;
+        limits();
         for (int i = 0; i < screened.length; i++) {
             LiftDemands.Demand d = all.get(i);
-            secondOrder(d);
             screened[i] = d.stable() ? surface.screened(d.p(), d.mx(), d.my()) : 0;
             highest = Math.max(highest, screened[i]);
-            axialLimit(surface, d);
         }
         for (int i = 0; i < screened.length; i++) {
             LiftDemands.Demand d = all.get(i);
@@ -185,9 +184,17 @@ public final class ColumnCheck {
         });
     }
 
-    private void axialLimit(StrengthSurface surface, LiftDemands.Demand d) {
+    /** What no demand may exceed, whatever the others: moments of the second order, and the axial force. */
+    private void limits() {
+        double cap = context.surface(lift.section(), lift.material(), cage).axialCap();
+        for (LiftDemands.Demand d : all) {
+            secondOrder(d);
+            axialLimit(cap, d);
+        }
+    }
+
+    private void axialLimit(double cap, LiftDemands.Demand d) {
         if (d.p() > 0) {
-            double cap = surface.axialCap();
             offer(CheckKind.COLUMN_AXIAL_LIMIT, d.p(), cap, d.p() / cap, d, code.axialCapClause());
         }
     }
@@ -455,6 +462,7 @@ public final class ColumnCheck {
         EndMoments ends = EndMoments.of(stack, lift, cage, context, demands);
         new ColumnTorsion(lift, cage, context, demands).explain(combination, here, ends, t);
         ColumnCheck c = new ColumnCheck(stack, whole, lift, context, demands);
+        c.limits();
         c.torsion();
         c.steel();
         c.below();

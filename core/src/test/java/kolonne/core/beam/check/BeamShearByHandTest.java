@@ -154,6 +154,20 @@ class BeamShearByHandTest {
         }
     }
 
+    /** Six legs next to the columns, two between, all 150 apart: two legs carry 50 · (3000 − 1700) where they begin, between the stations. */
+    @Test
+    void fewerLegsAreLookedAtWhereTheyBegin() {
+        LaidByHand.Told t = new LaidByHand(columns().spread("m", 0, 6000, 50, 50), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 4, T20, 60)
+                .zone(0, 200, 1700, T10, 6, 150)
+                .zone(0, 1700, 4300, T10, 2, 150)
+                .zone(0, 4300, 5800, T10, 6, 150)
+                .told();
+        assertEquals(1300, Math.abs(t.of("shear").x() - 3000), 0.01);
+        t.tells("shear", 65e3, strength(150), t.of("shear").x(), "22.5.1.1");
+    }
+
     /** The zone without the high shear keeps the wide spacing. */
     @Test
     void everyZoneHasItsOwnShear() {

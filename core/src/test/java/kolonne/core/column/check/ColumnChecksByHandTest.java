@@ -287,7 +287,7 @@ class ColumnChecksByHandTest {
     }
 
     /** {φPn, φMn} of 400 × 500 bent about x with the axis at c: three rows of bars (4T25 in the corners, 2T20 beside them; 2T20 in the middle). */
-    private static double[] point(double c) {
+    static double[] point(double c) {
         double beta = 0.85 - 0.05 * 2 / 7;
         double[][] rows = {
             {62.5, 2 * T25.area()},

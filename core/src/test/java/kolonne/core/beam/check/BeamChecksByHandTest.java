@@ -20,6 +20,7 @@ import kolonne.core.beam.line.IgnoredForces;
 import kolonne.core.check.CheckResult;
 import kolonne.core.explain.Step;
 import kolonne.core.finding.Cause;
+import kolonne.core.model.JointLoad;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
@@ -497,6 +498,39 @@ class BeamChecksByHandTest {
                     .told();
             t.tells("past-inflection", 4 * T16.area() / 3, (end > 7499 ? 4 : 2) * T16.area(), 6000, "9.7.3.8.4");
         }
+    }
+
+    /** With a moment on the far end as well the top is in tension at its last station, too: bars reach the far face, whichever way the moment turns. */
+    @Test
+    void hoggingAtTheFarEndAsWell() {
+        int whole = 0;
+        for (double end : new double[] {7490, 7499.5}) {
+            for (double moment : new double[] {50e6, -50e6}) {
+                ModelBuilder m = new ModelBuilder()
+                        .section("S", 300, 600)
+                        .joint("A", 0, 0, 0)
+                        .joint("B", 6000, 0, 0)
+                        .joint("E", 7500, 0, 0)
+                        .beam("m1", "A", "B")
+                        .beam("m2", "B", "E")
+                        .pinned("A")
+                        .pinned("B")
+                        .pinned("E")
+                        .spread("m1", 0, 6000, 40, 40);
+                m.jointLoads.add(new JointLoad("P", "E", 0, 0, 0, 0, moment, 0));
+                LaidByHand l = new LaidByHand(m, ACI)
+                        .through(TOP, 2, T16, 58)
+                        .bars(new BeamCage.Group(TOP, 1, 2, T16, 58, 2000, end, false, false, false))
+                        .through(BOTTOM, 3, T20, 60)
+                        .zone(0, 0, 6000, T10, 2, 150)
+                        .zone(1, 6000, 7500, T10, 2, 150);
+                LaidByHand.Told t = l.told();
+                List<BeamDesign.Point> profile = t.design().profile();
+                whole += profile.get(profile.size() - 1).mNeg() < -49e6 ? 1 : 0;
+                t.tells("past-inflection", 4 * T16.area() / 3, (end > 7499 ? 4 : 2) * T16.area(), 6000, "9.7.3.8.4");
+            }
+        }
+        assertEquals(2, whole, "one of the two turns the top into tension");
     }
 
     /** Two combinations: each check names the one that governs it, on either face and for either sign of the shear. */

@@ -12,6 +12,7 @@ import kolonne.core.code.BarCatalogue;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.RingBars;
+import kolonne.core.column.cage.TieSpacing;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demand.Sidesway;
@@ -533,6 +534,22 @@ class ColumnChecksByHandTest {
                 90e3,
                 0.75 * ((0.17 * ROOT + axial) * 400 * 437.5 + 3 * T10.area() / 100 * 420 * 437.5),
                 "22.5.1.1");
+    }
+
+    /**
+     * Closer ties reach over the whole lap at the foot (9.5.3(4)): l0 = 1.5 · 25/4 · 434.8 / (2.25 · 1.35) = 1341 mm, and over the larger side, 500, at the head. What
+     * reaches less far for what it must is told.
+     */
+    @Test
+    void howFarCloserTiesReachByEurocode() {
+        double lap = 1.5 * 25 / 4 * 500 / 1.15 / (2.25 * 0.7 * 0.3 * Math.pow(30, 2.0 / 3) / 1.5);
+        for (double[] has : new double[][] {{1000, 600}, {1500, 300}}) {
+            ColumnCage.LiftCage c = USUAL.with(new TieSpacing(150, 150, 300, has[0], has[1]));
+            CheckResult r = told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 0), EN, c).of("end-reach");
+            assertEquals(has[0] == 1000 ? lap : 500, r.demand(), 1e-3 * lap);
+            assertEquals(has[0] == 1000 ? 1000 : 300, r.capacity(), 1e-9);
+            assertEquals("9.5.3(4)", r.clause().text());
+        }
     }
 
     /** A round tie counts by π/4 by Eurocode: VRd,s = Asw/s z fywd cot θ with z = 0.9 d, cot θ = 2.5 (6.8). */

@@ -207,6 +207,48 @@ class FrameColumnsByHandTest {
         assertEquals(0.85 * 1.0 * Math.sqrt(30) * 250_000, edge.capacity(), 1);
     }
 
+    /** Of 400 × 600 along y: 600 deep by 400, which 300 + 600 pass (15.4.2.4); along x 400 deep by 600, narrower beams and its depth (300 + 400) are more. Beams of 600 want half of it (18.8.2.3). */
+    @Test
+    void theJointOfARectangle() {
+        List<BeamEnd> all = new ArrayList<>(bothSides());
+        all.add(beam(0, 1, true, 300, true));
+        all.add(beam(0, -1, true, 300, true));
+        ColumnContext c = context(Ductility.SPECIAL, new Shape.Rectangle(400, 600), all, all);
+        ColumnDesign.LiftDesign l = checked(c, TIES).get(0);
+        // across x they hold three quarters of a face of 400, across y not of one of 600 (table 18.8.4.3)
+        assertEquals(
+                0.85 * 1.7 * Math.sqrt(30) * 400 * 600, the(l, "joint-shear-x").capacity(), 1);
+        assertEquals(
+                0.85 * 1.2 * Math.sqrt(30) * 600 * 400, the(l, "joint-shear-y").capacity(), 1);
+        assertEquals(300, the(l, "joint-depth").demand(), 1e-9);
+        assertEquals(400, the(l, "joint-depth").capacity(), 1e-9);
+        List<BeamEnd> narrow = List.of(beam(0, 1, true, 50, true), beam(0, -1, true, 50, true));
+        ColumnContext square = context(Ductility.SPECIAL, new Shape.Rectangle(700, 500), narrow, narrow);
+        assertEquals(
+                0.85 * 1.2 * Math.sqrt(30) * 500 * (50 + 500),
+                the(checked(square, TIES).get(0), "joint-shear-y").capacity(),
+                1);
+    }
+
+    /** Beams deeper than twice the joint of an intermediate frame are to be designed with struts and ties (18.4.4.2). */
+    @Test
+    void beamsTooDeepForTheJoint() {
+        for (double deep : new double[] {999, 1001}) {
+            List<BeamEnd> beams = List.of(
+                    new BeamEnd("B", 1, 0, 300, deep, 30, true, NOMINAL, PROBABLE, PROBABLE, 1500, 1000, true),
+                    new BeamEnd("B", -1, 0, 300, deep, 30, true, NOMINAL, PROBABLE, PROBABLE, 1500, 1000, true));
+            ColumnDesign.LiftDesign l =
+                    checked(context(Ductility.INTERMEDIATE, beams, beams), TIES).get(0);
+            Optional<CheckResult> r = of(l, "joint-deep-beam");
+            assertEquals(deep > 1000, r.isPresent());
+            r.ifPresent(q -> {
+                assertEquals(1001, q.demand(), 1e-9);
+                assertEquals(1000, q.capacity(), 1e-9);
+                assertEquals("18.4.4.2", q.clause().text());
+            });
+        }
+    }
+
     /** ℓu = 3600 − 300 (nothing at the foot): the foot its own Mpr, the head half of 620 as both lifts are as stiff; Vc counts for nothing under Ag f'c / 20. */
     @Test
     void shearFromTheEnds() {

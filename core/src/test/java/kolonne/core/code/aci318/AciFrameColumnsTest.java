@@ -166,6 +166,42 @@ class AciFrameColumnsTest {
         }
     }
 
+    /** The calculation of a joint says what its strength hangs on; in psi the whole number of the table. */
+    @Test
+    void jointsInWords() {
+        for (Aci318 code : List.of(Aci318.SI, Aci318.US)) {
+            for (boolean good : new boolean[] {true, false}) {
+                Trace t = Trace.recording();
+                JointRules rules =
+                        code.ductile(Ductility.SPECIAL).orElseThrow().columns().joints();
+                double v = rules.shear(new JointRules.Joint(good, good, good, 30, 500, 400), t);
+                assertEquals(
+                        List.of("Aj", "φVn"),
+                        t.steps().stream().map(s -> s.symbol()).toList());
+                assertEquals(200_000, t.steps().get(0).value(), 1e-9);
+                assertEquals(v, t.steps().get(1).value(), 1e-9);
+                String c = code == Aci318.SI ? good ? "1.7" : "0.7" : good ? "20" : "8";
+                assertEquals("φ " + c + " λ √f′c Aj", t.steps().get(1).formula());
+                assertEquals(
+                        good
+                                ? "0.85 × {0} × {1}, column runs on, beams from both sides, held across"
+                                : "0.85 × {0} × {1}, column ends, beams from one side, not held across",
+                        t.steps().get(1).template());
+            }
+        }
+        assertEquals("18.3.4", ORDINARY.joints().forcesClause().text());
+        assertEquals("18.4.4.7.2", INTERMEDIATE.joints().forcesClause().text());
+        assertEquals("18.8.2.1, 18.8.4.1", SPECIAL.joints().forcesClause().text());
+        assertEquals("18.14.3.3, 18.4.4.7.2", OUTSIDE.joints().forcesClause().text());
+        assertEquals(
+                "15.4.1.1(a)",
+                new AciColumnRules(UnitForm.SI)
+                        .plainJoints()
+                        .orElseThrow()
+                        .forcesClause()
+                        .text());
+    }
+
     /** Members outside the system answer to 18.7 by 18.14.3.3. */
     @Test
     void clauses() {

@@ -16,6 +16,7 @@ import kolonne.core.check.CheckResult;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TieSpacing;
 import kolonne.core.column.choice.ColumnDesigner;
 import kolonne.core.column.line.ColumnStack;
@@ -228,6 +229,56 @@ class FrameColumnsByHandTest {
                 0.85 * 1.2 * Math.sqrt(30) * 500 * (50 + 500),
                 the(checked(square, TIES).get(0), "joint-shear-y").capacity(),
                 1);
+    }
+
+    /** 8T25 of 500²: 1.57 % of at most 6 %; 1.25 · 420 / (1.7 √30) · 25 = 1409.5 mm develop in half of 3300 (18.7.4.1, 18.7.4.3). No such rules in an intermediate frame. */
+    @Test
+    void steelThatDevelops() {
+        ColumnDesign.LiftDesign l = checked(context(Ductility.SPECIAL, bothSides(), bothSides()), TIES)
+                .get(0);
+        CheckResult most = the(l, "ductile-most");
+        assertEquals(8 * BarCatalogue.METRIC.find("T25").area() / 250_000, most.demand(), 1e-9);
+        assertEquals(0.06, most.capacity(), 1e-9);
+        assertEquals("18.7.4.1", most.clause().text());
+        CheckResult develops = the(l, "bar-development");
+        assertEquals(1.25 * 420 / (1.7 * Math.sqrt(30)) * 25, develops.demand(), 0.1);
+        assertEquals(1650, develops.capacity(), 1e-9);
+        assertEquals("18.7.4.3", develops.clause().text());
+        assertTrue(of(l, "round-bars").isEmpty());
+        ColumnDesign.LiftDesign other = checked(context(Ductility.INTERMEDIATE, bothSides(), bothSides()), TIES)
+                .get(0);
+        assertTrue(of(other, "ductile-most").isEmpty()
+                && of(other, "bar-development").isEmpty());
+    }
+
+    /**
+     * Ø 500, hoops of 420 outside: Ach = 138 544, 0.45 (196 350 / 138 544 − 1) 30 / 420 = 0.01341 against 4 · 78.54 · 410 / (420² · 100) = 0.00730 (table 18.7.5.4); six
+     * bars at least (18.7.4.2).
+     */
+    @Test
+    void hoopsOfARoundColumn() {
+        ColumnContext c = context(Ductility.SPECIAL, new Shape.Circle(500), bothSides(), bothSides());
+        for (int bars : new int[] {5, 8}) {
+            ColumnCage.LiftCage ring = new ColumnCage.LiftCage(
+                    new RingBars(bars, BarCatalogue.METRIC.find("T25")), BarCatalogue.METRIC.find("T10"), TIES);
+            ColumnDesign.LiftDesign l = ColumnCheck.run(stack(c), new ColumnCage(List.of(ring, ring)), c)
+                    .lifts()
+                    .get(0);
+            CheckResult r = the(l, "confinement-x");
+            double core = Math.PI * 420 * 420 / 4;
+            assertEquals(0.45 * (Math.PI * 250 * 250 / core - 1) * 30 / 420, r.demand(), 1e-7);
+            assertEquals(4 * T10 * 410 / (420 * 420 * 100.0), r.capacity(), 1e-7);
+            assertEquals(ColumnTieCheck.ENDS, r.place());
+            assertEquals(6, the(l, "round-bars").demand(), 1e-9);
+            assertEquals(bars, the(l, "round-bars").capacity(), 1e-9);
+        }
+        ColumnContext plain = context(Ductility.INTERMEDIATE, new Shape.Circle(500), bothSides(), bothSides());
+        ColumnCage.LiftCage ring = new ColumnCage.LiftCage(
+                new RingBars(8, BarCatalogue.METRIC.find("T25")), BarCatalogue.METRIC.find("T10"), TIES);
+        ColumnDesign.LiftDesign l = ColumnCheck.run(stack(plain), new ColumnCage(List.of(ring, ring)), plain)
+                .lifts()
+                .get(0);
+        assertTrue(of(l, "round-bars").isEmpty() && of(l, "confinement-x").isEmpty());
     }
 
     /** Beams deeper than twice the joint of an intermediate frame are to be designed with struts and ties (18.4.4.2). */

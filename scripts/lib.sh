@@ -68,9 +68,6 @@ build_jar() {
   fi
 }
 
-# most of what runs once is run for a few seconds: the second compiler comes much later than usual, and takes smaller pieces (as compile.late of pom.xml, for shorter runs)
-LATE=(-XX:LiveNodeCountInliningCutoff=8000 -XX:MaxInlineLevel=9 -XX:PerMethodTrapLimit=5 -XX:Tier4InvocationThreshold=100000 -XX:Tier4MinInvocationThreshold=20000 -XX:Tier4CompileThreshold=300000 -XX:Tier4BackEdgeThreshold=1000000)
-
 # share_classes: sets SHARED to what makes the command line start with its classes read and checked already; made once after a build
 share_classes() {
   local archive="${JAR%.jar}.jsa" sample="$ROOT/samples/veldhaven.json" work

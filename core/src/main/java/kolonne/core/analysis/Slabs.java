@@ -1,8 +1,8 @@
 package kolonne.core.analysis;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.ToDoubleFunction;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Joint;
 import kolonne.core.model.SlabPanel;
@@ -14,7 +14,6 @@ public final class Slabs {
 
     private final BuildingIndex index;
     private final Map<String, List<SlabPanel>> beside;
-    private final Map<String, Outline> outlines = new HashMap<>();
 
     public Slabs(BuildingIndex index) {
         this.index = index;
@@ -26,11 +25,10 @@ public final class Slabs {
         return beside.getOrDefault(member, List.of());
     }
 
-    /** Part of a full turn that a panel covers around a joint: 1 within it, a half on a side, less at a corner; 0 outside and on other levels. */
-    public double around(SlabPanel p, Joint at) {
-        Outline o = outlines.computeIfAbsent(
-                p.id(), k -> Outline.of(p.joints().stream().map(index::joint).toList()));
-        return o.mayHold(at) ? o.around(at) : 0;
+    /** Part of a full turn that a panel covers around joints: 1 within it, a half on a side, less at a corner; 0 outside and on other levels. */
+    public ToDoubleFunction<Joint> around(SlabPanel p) {
+        Outline o = Outline.of(p.joints().stream().map(index::joint).toList());
+        return at -> o.mayHold(at) ? o.around(at) : 0;
     }
 
     /** Corners of a panel and the box around them, so that most joints are told apart without their angles. */

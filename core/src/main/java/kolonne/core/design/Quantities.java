@@ -2,6 +2,7 @@ package kolonne.core.design;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.function.ToDoubleFunction;
 import kolonne.core.analysis.Slabs;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
@@ -102,8 +103,9 @@ public record Quantities(double steel, double concrete, double formwork) {
                 .toList();
         Quantities sum = NONE;
         for (SlabPanel p : index.building().panels()) {
+            ToDoubleFunction<Joint> around = slabs.around(p);
             double over = heads.stream()
-                    .mapToDouble(h -> h.area() * slabs.around(p, h.at()))
+                    .mapToDouble(h -> h.area() * around.applyAsDouble(h.at()))
                     .sum();
             sum = sum.plus(new Quantities(0, (slabs.area(p) - over) * p.thickness(), slabs.area(p) - over));
         }

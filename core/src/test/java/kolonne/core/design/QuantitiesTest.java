@@ -56,10 +56,10 @@ class QuantitiesTest {
         b.joint("a", 0, 0, 0).joint("b", 6000, 0, 0).joint("c", 6000, 4000, 0).joint("d", 0, 4000, 0);
         SlabPanel p = new SlabPanel("p", List.of("a", "b", "c", "d"), 150, 25e-6, false, 0);
         Slabs slabs = new Slabs(new BuildingIndex(b.building()));
-        assertEquals(0.25, slabs.around(p, new Joint("x", 6000, 4000, 0)), 1e-12);
-        assertEquals(0.5, slabs.around(p, new Joint("x", 3000, 0, 0)), 1e-12);
-        assertEquals(1, slabs.around(p, new Joint("x", 2000, 1000, 0)), 1e-12);
-        assertEquals(0, slabs.around(p, new Joint("x", 6300, 1000, 0)), 1e-12);
-        assertEquals(0, slabs.around(p, new Joint("x", 2000, 1000, 3000)), 1e-12);
+        assertEquals(0.25, slabs.around(p).applyAsDouble(new Joint("x", 6000, 4000, 0)), 1e-12);
+        assertEquals(0.5, slabs.around(p).applyAsDouble(new Joint("x", 3000, 0, 0)), 1e-12);
+        assertEquals(1, slabs.around(p).applyAsDouble(new Joint("x", 2000, 1000, 0)), 1e-12);
+        assertEquals(0, slabs.around(p).applyAsDouble(new Joint("x", 6300, 1000, 0)), 1e-12);
+        assertEquals(0, slabs.around(p).applyAsDouble(new Joint("x", 2000, 1000, 3000)), 1e-12);
     }
 }

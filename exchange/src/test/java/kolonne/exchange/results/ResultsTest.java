@@ -347,12 +347,18 @@ class ResultsTest {
             long failing = demo.beams().stream().filter(b -> !b.satisfied()).count();
             assertTrue(failing > 0, "something is to be mended");
             String said =
-                    " (.* satisfies, strength used \\d\\.\\d\\d, steel \\d+ kg|.*[Nn]one (up|down) to .* satisfies|Not tried: ).*";
+                    " (.* satisfies, strength used \\d\\.\\d\\d, steel \\d+ kg|.*[Nn]one (up|down) to .* satisfies|Not tried: |No other section: the hook of T16, ).*";
             List<String> lines =
                     text.substring(text.indexOf("What would mend them")).lines().toList();
             assertEquals(
                     failing,
                     lines.stream().filter(l -> l.matches("L\\d-B\\d+" + said)).count());
+            assertEquals(
+                    2,
+                    lines.stream()
+                            .filter(l -> l.matches("L7-B(08|14) No other section: .* smallest bar allowed, needs .*"))
+                            .count(),
+                    "on the columns of 250 under the roof");
             List<String> stacks = demo.columns().stream()
                     .filter(c -> !c.satisfied())
                     .map(c -> c.stack().mark())

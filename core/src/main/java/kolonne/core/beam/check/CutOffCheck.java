@@ -178,7 +178,7 @@ final class CutOffCheck {
     /** How far bars may run past a face: to the end of the line, or to the middle of an interior support [mm]. */
     private double roomBehind(BeamLine.Span span, boolean left, boolean end) {
         if (end) {
-            return left ? span.faceFrom() - line.firstBar(basis) : line.lastBar(basis) - span.faceTo();
+            return line.endRoom(basis, left);
         }
         double between = left
                 ? span.faceFrom() - line.spans().get(span.number() - 1).faceTo()

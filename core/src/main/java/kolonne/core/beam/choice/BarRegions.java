@@ -104,9 +104,7 @@ final class BarRegions {
                     && (kind == BeamLine.SupportKind.COLUMN || kind == BeamLine.SupportKind.BEAM);
             int station = left ? 0 : sagging.length - 1;
             if (there && sagging[station] > s.negligibleMoment()) {
-                out.add(new BarRegion.End(
-                        sagging[station] * boost.spans[number],
-                        left ? s.faceFrom() - line.firstBar(basis) : line.lastBar(basis) - s.faceTo()));
+                out.add(new BarRegion.End(sagging[station] * boost.spans[number], line.endRoom(basis, left)));
             }
         }
         return out;
@@ -121,8 +119,6 @@ final class BarRegions {
                 || line.supports().get(support).kind() == BeamLine.SupportKind.HELD) {
             return Double.POSITIVE_INFINITY;
         }
-        BeamLine.Span span = line.spans().get(first ? 0 : line.spans().size() - 1);
-        double face0 = first ? span.faceFrom() : span.faceTo();
-        return Math.abs(face0 - (first ? line.firstBar(basis) : line.lastBar(basis)));
+        return Math.abs(line.endRoom(basis, first));
     }
 }

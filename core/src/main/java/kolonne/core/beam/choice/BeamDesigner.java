@@ -111,7 +111,8 @@ public final class BeamDesigner {
         List<BeamDesign> d = of(line, by, served, false, doubtful && !ductile);
         if (satisfied(d)
                 || by.basis().bars().preference() != Preference.PRACTICAL
-                || !ductile && anyOf(d, MENDED_BY_NO_BARS, NEARLY)) {
+                || !ductile && anyOf(d, MENDED_BY_NO_BARS, NEARLY)
+                || d.stream().anyMatch(b -> EndHooks.none(b).isPresent())) {
             return d;
         }
         if (by.basis().designCode().detailing().bottomYieldsAtColumns()) {
@@ -432,8 +433,8 @@ public final class BeamDesigner {
     private boolean anchored(BeamLine.Span s, Bar bar, double part) {
         double hook =
                 part * code.detailing().hookLength(bar, s.material().fc(), basis.fy(), kolonne.core.explain.Trace.OFF);
-        boolean first = s.number() > 0 || s.faceFrom() - line.firstBar(basis) >= hook;
-        boolean last = s.number() < line.spans().size() - 1 || line.lastBar(basis) - s.faceTo() >= hook;
+        boolean first = s.number() > 0 || line.endRoom(basis, true) >= hook;
+        boolean last = s.number() < line.spans().size() - 1 || line.endRoom(basis, false) >= hook;
         return first && last;
     }
 

@@ -48,10 +48,9 @@ final class DuctileBars {
                 continue;
             }
             BeamLine.Span span = line.spans().get(Math.min(k, n - 1));
-            double room = k == 0 ? span.faceFrom() - line.firstBar(basis) : line.lastBar(basis) - span.faceTo();
             boolean end = k == 0 || k == n;
             if (end
-                    ? rules.hookLength(bar, span.material().fc(), basis.fy()) > room + 1e-6
+                    ? rules.hookLength(bar, span.material().fc(), basis.fy()) > line.endRoom(basis, k == 0) + 1e-6
                     : rules.columnDepthInBars(basis.fy()) * bar.diameter()
                             > line.supports().get(k).depth() + 1e-6) {
                 return false;

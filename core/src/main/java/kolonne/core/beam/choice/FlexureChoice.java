@@ -437,18 +437,11 @@ final class FlexureChoice {
     private boolean yields(Bar bar, boolean everywhere, boolean atColumns) {
         for (boolean left : new boolean[] {true, false}) {
             boolean column = line.supports().get(left ? 0 : line.spans().size()).kind() == BeamLine.SupportKind.COLUMN;
-            if ((everywhere || atColumns && column) && !hooked(bar, left)) {
+            if ((everywhere || atColumns && column) && !EndHooks.develop(line, basis, bar, left)) {
                 return false;
             }
         }
         return true;
-    }
-
-    private boolean hooked(Bar bar, boolean left) {
-        BeamLine.Span s = line.spans().get(left ? 0 : line.spans().size() - 1);
-        double run = left ? s.faceFrom() - line.firstBar(basis) : line.lastBar(basis) - s.faceTo();
-        boolean free = line.supports().get(left ? 0 : line.spans().size()).kind() == BeamLine.SupportKind.FREE;
-        return free || code.detailing().hookLength(bar, s.material().fc(), basis.fy(), Trace.OFF) <= run;
     }
 
     /** Additions to the fewest through bars of a size that are a large enough part of the face's largest steel. */
@@ -511,7 +504,7 @@ final class FlexureChoice {
         BeamLine.Span s = line.spans().get(left ? 0 : line.spans().size() - 1);
         BeamLine.SupportKind kind =
                 line.supports().get(left ? 0 : line.spans().size()).kind();
-        double run = left ? s.faceFrom() - line.firstBar(basis) : line.lastBar(basis) - s.faceTo();
+        double run = line.endRoom(basis, left);
         boolean built = kind == BeamLine.SupportKind.BEAM
                 || kind == BeamLine.SupportKind.COLUMN && !code.detailing().bottomYieldsAtColumns();
         if (!built

@@ -74,11 +74,8 @@ final class GroupLayout {
 
     /** How far bottom bars run into the support after span {@code left}: no further than its middle [mm]. */
     private double intoSupport(int left) {
-        if (left < 0) {
-            return line.spans().get(0).faceFrom() - line.firstBar(basis);
-        }
-        if (left == line.spans().size() - 1) {
-            return line.lastBar(basis) - line.spans().get(left).faceTo();
+        if (left < 0 || left == line.spans().size() - 1) {
+            return line.endRoom(basis, left < 0);
         }
         double between =
                 line.spans().get(left + 1).faceFrom() - line.spans().get(left).faceTo();

@@ -191,6 +191,13 @@ public record BeamLine(
         return s.x() + reachInto(s, basis);
     }
 
+    /** From the face of an end support to where bars end behind it; negative at a free end, before which they stop [mm]. */
+    public double endRoom(Basis basis, boolean left) {
+        return left
+                ? spans.get(0).faceFrom() - firstBar(basis)
+                : lastBar(basis) - spans.get(spans.size() - 1).faceTo();
+    }
+
     /** The nearest place where bars of the line may lie: at a free end they stop short by the cover. */
     public double within(Basis basis, double x) {
         return Math.max(firstBar(basis), Math.min(lastBar(basis), x));

@@ -294,13 +294,18 @@ class En1992Test {
     private static final double BARS = 0.105 * 90_000 * 20 / (500 / 1.15);
 
     private static Slenderness.Lift lift(double m1, double m2, double length, double pu) {
+        return square(m1, m2, length, pu, new Slenderness.Bars(250, BARS, 0));
+    }
+
+    /** 300 × 300 of C30/37, φef = 1.4 / 2. */
+    private static Slenderness.Lift square(double m1, double m2, double length, double pu, Slenderness.Bars bars) {
         return new Slenderness.Lift(
                 m1,
                 m2,
                 length,
                 1,
                 300 / Math.sqrt(12),
-                0,
+                33_000 * 6.75e8,
                 300,
                 pu,
                 0,
@@ -310,7 +315,7 @@ class En1992Test {
                 30,
                 500,
                 90_000,
-                new Slenderness.Bars(250, BARS, 0),
+                bars,
                 0);
     }
 
@@ -351,24 +356,7 @@ class En1992Test {
     }
 
     private static Slenderness.Lift stiff(double length, double nu, double steel) {
-        return new Slenderness.Lift(
-                -20e6,
-                40e6,
-                length,
-                1,
-                300 / Math.sqrt(12),
-                33_000 * 6.75e8,
-                300,
-                nu,
-                0,
-                0.7,
-                false,
-                false,
-                30,
-                500,
-                90_000,
-                new Slenderness.Bars(250, steel, steel * 1e4),
-                0);
+        return square(-20e6, 40e6, length, nu, new Slenderness.Bars(250, steel, steel * 1e4));
     }
 
     /**
@@ -406,24 +394,7 @@ class En1992Test {
     void nominalStiffness() {
         En1992 code = En1992.of(Map.of("secondOrder", 2.0));
         double i = 300 / Math.sqrt(12);
-        Slenderness.Lift l = new Slenderness.Lift(
-                -20e6,
-                40e6,
-                6000,
-                1,
-                i,
-                33_000 * 6.75e8,
-                300,
-                900e3,
-                0,
-                0.7,
-                false,
-                false,
-                30,
-                500,
-                90_000,
-                new Slenderness.Bars(250, 2000, 2e7),
-                0);
+        Slenderness.Lift l = stiff(6000, 900e3, 2000);
         assertEquals(2.5507 * 32e6, code.slenderness().braced(l, Trace.OFF).moment(), 2e-4 * 80e6);
         // with an imperfection of 6000 / 400 that is magnified with the rest and added where the section is checked
         Slenderness.Lift aside = new Slenderness.Lift(
@@ -449,48 +420,14 @@ class En1992Test {
                 code.slenderness().braced(aside, Trace.OFF).moment(),
                 2e-4 * 116e6);
         // 1 650 kN is more than NB with k2 = 0.20 as well
-        Slenderness.Lift buckles = new Slenderness.Lift(
-                -20e6,
-                40e6,
-                6000,
-                1,
-                i,
-                33_000 * 6.75e8,
-                300,
-                1650e3,
-                0,
-                0.7,
-                false,
-                false,
-                30,
-                500,
-                90_000,
-                new Slenderness.Bars(250, 2000, 2e7),
-                0);
+        Slenderness.Lift buckles = stiff(6000, 1650e3, 2000);
         assertTrue(
                 Double.isInfinite(code.slenderness().braced(buckles, Trace.OFF).moment()));
         assertTrue(
                 Double.isInfinite(code.slenderness().braced(buckles, Trace.OFF).factor()));
         assertEquals("5.8.7", code.slenderness().bracedClause().toString());
         // where the curvature's 0.6 · 40 + 0.4 · 20 is magnified less than M02, M02 stays
-        Slenderness.Lift light = new Slenderness.Lift(
-                40e6,
-                40e6,
-                9000,
-                1,
-                i,
-                33_000 * 6.75e8,
-                300,
-                100e3,
-                0,
-                0.7,
-                false,
-                false,
-                30,
-                500,
-                90_000,
-                new Slenderness.Bars(250, 2000, 2e7),
-                0);
+        Slenderness.Lift light = square(40e6, 40e6, 9000, 100e3, new Slenderness.Bars(250, 2000, 2e7));
         assertEquals(40e6, code.slenderness().braced(light, Trace.OFF).moment(), 1);
     }
 
@@ -533,24 +470,7 @@ class En1992Test {
         double limit = 20 / 1.28 * Math.sqrt(1 + 2 * 0.8) * 1.2 / Math.sqrt(0.5);
         double area = 0.8 * 90_000 * 20 / (500 / 1.15);
         for (double beyond : new double[] {0.999, 1.001}) {
-            Slenderness.Lift l = new Slenderness.Lift(
-                    -20e6,
-                    40e6,
-                    beyond * limit * i,
-                    1,
-                    i,
-                    0,
-                    300,
-                    900e3,
-                    0,
-                    0.7,
-                    false,
-                    false,
-                    30,
-                    500,
-                    90_000,
-                    new Slenderness.Bars(250, area, 0),
-                    0);
+            Slenderness.Lift l = square(-20e6, 40e6, beyond * limit * i, 900e3, new Slenderness.Bars(250, area, 0));
             assertEquals(beyond > 1, CODE.slenderness().braced(l, Trace.OFF).slender());
         }
     }

@@ -3,9 +3,11 @@ package kolonne.exchange.results;
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.core.StreamWriteFeature;
+import com.fasterxml.jackson.core.io.SerializedString;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import kolonne.core.analysis.Analysis;
@@ -44,6 +46,7 @@ public final class ResultsJson {
     private static final double NOTHING = 1e-9;
 
     private final SixDigits digits = new SixDigits();
+    private final Map<String, SerializedString> encoded = new HashMap<>();
     private final BuildingDesign d;
     private final JsonGenerator g;
     private final Basis basis;
@@ -296,7 +299,8 @@ public final class ResultsJson {
 
     private void forces(BeamDemands q, BeamLine.Station s, int c) throws IOException {
         g.writeStartObject();
-        g.writeStringField("combination", q.id(c));
+        g.writeFieldName(encoded("combination"));
+        g.writeString(encoded(q.id(c)));
         force("nKn", q.at(s, c, Analysis.N) / 1e3);
         force("vyKn", q.at(s, c, Analysis.VY) / 1e3);
         force("vzKn", q.at(s, c, Analysis.VZ) / 1e3);
@@ -472,11 +476,16 @@ public final class ResultsJson {
 
     /** Six significant digits; no number where there is none (an unstable column's moment). */
     private void number(String name, double v) throws IOException {
-        digits.field(g, name, v);
+        digits.field(g, encoded(name), v);
     }
 
     /** A force or a moment; what rounding left of nothing is nothing. */
     private void force(String name, double v) throws IOException {
-        digits.field(g, name, Math.abs(v) < NOTHING ? 0 : v);
+        digits.field(g, encoded(name), Math.abs(v) < NOTHING ? 0 : v);
+    }
+
+    /** A text as it stands in the file: names of fields and combinations come millions of times. */
+    private SerializedString encoded(String text) {
+        return encoded.computeIfAbsent(text, SerializedString::new);
     }
 }

@@ -1,6 +1,7 @@
 package kolonne.exchange.results;
 
 import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.core.SerializableString;
 import java.io.IOException;
 import java.util.stream.IntStream;
 
@@ -25,7 +26,7 @@ final class SixDigits {
     private int length;
 
     /** A field; null where there is no number. */
-    void field(JsonGenerator g, String name, double v) throws IOException {
+    void field(JsonGenerator g, SerializableString name, double v) throws IOException {
         g.writeFieldName(name);
         if (Double.isNaN(v) || Double.isInfinite(v)) {
             g.writeNull();

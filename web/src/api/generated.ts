@@ -7600,6 +7600,7 @@ export interface components {
         };
         Sections: {
             options: components["schemas"]["Tried"][];
+            why: string;
         };
         Session: {
             team: boolean;

@@ -147,6 +147,7 @@ describe('sections on the beam sheet', () => {
       where: '',
     }
     vi.spyOn(api, 'sections').mockResolvedValue({
+      why: '',
       options: [
         {
           ...tried,
@@ -175,15 +176,18 @@ describe('sections on the beam sheet', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Take 300 × 500' }))
     await waitFor(() => expect(edit.mock.calls.at(-1)![2]).toHaveLength(2))
   })
-  it('says so where nothing is worth a try', async () => {
-    vi.spyOn(api, 'sections').mockResolvedValue({ options: [] })
+  it.each([
+    ['', /limits of the basis leave no other section/],
+    ['No other section: the hook needs 239 mm.', /^No other section: the hook needs 239 mm\.$/],
+  ])('says so where nothing is worth a try, and why (%s)', async (why, said) => {
+    vi.spyOn(api, 'sections').mockResolvedValue({ options: [], why })
     render(
       <Around>
         <BeamSheet id="p" beam={beam} units={SI} state={state} />
       </Around>,
     )
     await userEvent.click(screen.getByRole('button', { name: 'Try other sections' }))
-    expect(await screen.findByText(/leave no other section/)).toBeInTheDocument()
+    expect(await screen.findByText(said)).toBeInTheDocument()
   })
 })
 

@@ -60,7 +60,9 @@ export function SectionPanel({ id, mark, lift, state }: { id: string; mark: stri
       )}
       {open && q.isPending && <p className="soft">Designing with every section worth a try…</p>}
       {q.isError && <ErrorView error={q.error} />}
-      {q.data && all.length === 0 && <p className="soft">The limits of the basis leave no other section.</p>}
+      {q.data && all.length === 0 && (
+        <p className="soft">{q.data.why || 'The limits of the basis leave no other section.'}</p>
+      )}
       {present && best && (
         <>
           <p className="soft">

@@ -64,6 +64,7 @@ describe('the sheet of a column', () => {
 
   it('tries other sections for the chosen lift and says how many take one', async () => {
     const tried = vi.spyOn(api, 'sections').mockResolvedValue({
+      why: '',
       options: [
         {
           label: '500 × 500',

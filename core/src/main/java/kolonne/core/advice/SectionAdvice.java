@@ -7,6 +7,7 @@ import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -15,8 +16,10 @@ import kolonne.core.basis.part.SectionLimits;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
+import kolonne.core.beam.choice.EndHooks;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.design.Quantities;
+import kolonne.core.explain.Quantity;
 import kolonne.core.finding.Cause;
 import kolonne.core.model.Section;
 import kolonne.core.shape.Shape;
@@ -70,6 +73,20 @@ public final class SectionAdvice {
             double concrete,
             double formwork,
             double cost) {}
+
+    /** Why no section mends a line, in a sentence or two: no bar develops in an end support. Empty where trying may help. */
+    public static Optional<String> inVain(BeamDesign d) {
+        boolean us = d.basis().usUnits();
+        return EndHooks.none(d)
+                .map(n -> String.format(
+                        Locale.ROOT,
+                        "No other section: the hook of %s, the smallest bar allowed, needs %s to develop in the support at %s, which leaves %s. "
+                                + "Make the support deeper, use stronger concrete or allow smaller bars.",
+                        n.bar().label(),
+                        Quantity.LENGTH.text(n.needs(), us),
+                        d.line().supports().get(n.support()).label(),
+                        Quantity.LENGTH.text(n.room(), us)));
+    }
 
     /** Sections in the band of the basis, the cheapest first; then others that satisfy, then those that do not. */
     public static List<Option> of(BeamDesign d, BeamContext context, List<Section> project) {

@@ -9,7 +9,6 @@ import java.util.function.Supplier;
 import kolonne.core.advice.ColumnAdvice;
 import kolonne.core.advice.SectionAdvice;
 import kolonne.core.beam.check.BeamDesign;
-import kolonne.core.beam.choice.EndHooks;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.explain.Quantity;
@@ -101,24 +100,11 @@ final class ReportCures {
     }
 
     private static String cure(BuildingDesign d, BeamDesign b) {
-        Optional<EndHooks.None> none = EndHooks.none(b);
-        if (none.isPresent()) {
-            return deeperSupport(b, none.get());
-        }
-        return SectionAdvice.taking(b).size() == b.line().spans().size() ? whole(d, b) : some(d, b);
+        return SectionAdvice.inVain(b).orElseGet(() -> sized(d, b));
     }
 
-    /** Where no section mends it, since no bar develops in an end support. */
-    private static String deeperSupport(BeamDesign b, EndHooks.None none) {
-        boolean us = b.basis().usUnits();
-        return String.format(
-                Locale.ROOT,
-                "No other section: the hook of %s, the smallest bar allowed, needs %s to develop in the support at %s, which leaves %s. "
-                        + "Make the support deeper, use stronger concrete or allow smaller bars.",
-                none.bar().label(),
-                Quantity.LENGTH.text(none.needs(), us),
-                b.line().supports().get(none.support()).label(),
-                Quantity.LENGTH.text(none.room(), us));
+    private static String sized(BuildingDesign d, BeamDesign b) {
+        return SectionAdvice.taking(b).size() == b.line().spans().size() ? whole(d, b) : some(d, b);
     }
 
     private static String whole(BuildingDesign d, BeamDesign b) {

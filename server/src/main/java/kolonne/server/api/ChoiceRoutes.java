@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import kolonne.core.advice.ColumnAdvice;
 import kolonne.core.advice.SectionAdvice;
@@ -112,8 +113,8 @@ final class ChoiceRoutes {
         }
     }
 
-    /** @param options empty where nothing is worth a try */
-    record SectionsDto(List<TriedDto> options) {}
+    /** @param options empty where nothing is worth a try; @param why that is so, where it is not for the limits of the basis, else empty */
+    record SectionsDto(List<TriedDto> options, String why) {}
 
     private void sections(Context c) {
         BuildingDesign d = design(c);
@@ -121,6 +122,11 @@ final class ChoiceRoutes {
                 .filter(q -> q.line().mark().equals(c.pathParam("mark")))
                 .findFirst()
                 .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
+        Optional<String> inVain = SectionAdvice.inVain(b);
+        if (inVain.isPresent()) {
+            c.json(new SectionsDto(List.of(), inVain.get()));
+            return;
+        }
         c.json(new SectionsDto(
                 SectionAdvice.of(
                                 b,
@@ -128,7 +134,8 @@ final class ChoiceRoutes {
                                 d.analysis().given().building().sections())
                         .stream()
                         .map(o -> TriedDto.of(o, where(b), d.basis().usUnits(), edits(d, b, o)))
-                        .toList()));
+                        .toList(),
+                ""));
     }
 
     private void columnSections(Context c) {
@@ -139,13 +146,15 @@ final class ChoiceRoutes {
                 .orElseThrow(() -> new NoSuchElementException("There is no column " + c.pathParam("mark") + "."));
         int lift = ResultRoutes.number(c, "lift", 0, 0, column.lifts().size() - 1);
         boolean us = d.basis().usUnits();
-        c.json(new SectionsDto(ColumnAdvice.of(column, lift, d.contexts().of(column.stack())).stream()
-                .map(t -> TriedDto.of(
-                        t.option(),
-                        t.lifts().size() == 1 ? "1 lift" : t.lifts().size() + " lifts",
-                        us,
-                        edits(d, column.stack(), t)))
-                .toList()));
+        c.json(new SectionsDto(
+                ColumnAdvice.of(column, lift, d.contexts().of(column.stack())).stream()
+                        .map(t -> TriedDto.of(
+                                t.option(),
+                                t.lifts().size() == 1 ? "1 lift" : t.lifts().size() + " lifts",
+                                us,
+                                edits(d, column.stack(), t)))
+                        .toList(),
+                ""));
     }
 
     private static List<EditDto> edits(BuildingDesign d, ColumnStack stack, ColumnAdvice.Tried t) {

@@ -41,7 +41,8 @@ final class CompressionBars implements StirrupLimits {
     private final List<Stretch> stretches = new ArrayList<>();
 
     /** Where bars of a face are needed in compression. @param x station in it; @param needed how many of them, at least */
-    private record Stretch(double from, double to, double x, BeamCage.Face face, Bar thinnest, int needed) {}
+    private record Stretch(
+            double from, double to, double x, BeamCage.Face face, Bar thinnest, Bar thickest, int needed) {}
 
     private CompressionBars(BeamLine line, BeamLine.Span span, BarsAt bars, BeamContext context) {
         this.line = line;
@@ -74,9 +75,17 @@ final class CompressionBars implements StirrupLimits {
                     BeamCage.Face face = sagging ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
                     double from = all.get(Math.max(0, i - 1)).x();
                     double to = all.get(Math.min(all.size() - 1, i + 1)).x();
-                    thinnest(s.x(), face, depth)
-                            .ifPresent(b -> stretches.add(
-                                    new Stretch(from, to, s.x(), face, b, count(bars, s, sagging, demand, depth))));
+                    List<Bar> sizes = sizes(s.x(), face, depth);
+                    if (!sizes.isEmpty()) {
+                        stretches.add(new Stretch(
+                                from,
+                                to,
+                                s.x(),
+                                face,
+                                sizes.get(0),
+                                sizes.get(sizes.size() - 1),
+                                count(bars, s, sagging, demand, depth)));
+                    }
                 }
             }
         }
@@ -125,7 +134,7 @@ final class CompressionBars implements StirrupLimits {
         List<BarLayer> all = bars.layers(s.x(), span, sagging);
         BeamCage.Face face = sagging ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
         int there = groups.stream()
-                .filter(g -> g.face() == face && s.x() >= g.from() - 1 && s.x() <= g.to() + 1 && g.offset() < depth)
+                .filter(g -> above(g, s.x(), face, depth))
                 .mapToInt(BeamCage.Group::count)
                 .sum();
         for (int n = 1; n < there; n++) {
@@ -162,12 +171,17 @@ final class CompressionBars implements StirrupLimits {
         return a <= DUCTILE * d ? code.reduction(1, basis.fy() / 200_000) * force * (d - a / 2) : 0;
     }
 
-    /** The thinnest bar of a face above the neutral axis. */
-    private Optional<Bar> thinnest(double x, BeamCage.Face face, double depth) {
+    /** Bars of a face above the neutral axis, the thinnest first. */
+    private List<Bar> sizes(double x, BeamCage.Face face, double depth) {
         return groups.stream()
-                .filter(g -> g.face() == face && g.offset() < depth && x >= g.from() - 1 && x <= g.to() + 1)
+                .filter(g -> above(g, x, face, depth))
                 .map(BeamCage.Group::bar)
-                .min(Comparator.comparingDouble(Bar::diameter));
+                .sorted(Comparator.comparingDouble(Bar::diameter))
+                .toList();
+    }
+
+    private static boolean above(BeamCage.Group g, double x, BeamCage.Face face, double depth) {
+        return g.face() == face && g.offset() < depth && x >= g.from() - 1 && x <= g.to() + 1;
     }
 
     private double limit(Stretch s, Bar stirrup) {
@@ -198,8 +212,12 @@ final class CompressionBars implements StirrupLimits {
     @Override
     public boolean allows(Bar stirrup) {
         return !code.compressionBarsHeld()
-                || stretches.stream()
-                        .allMatch(s -> stirrup.diameter() >= code.columns().smallestTie(s.thinnest()) - 0.05);
+                || stretches.stream().allMatch(s -> stirrup.diameter() >= smallest(s) - 0.05);
+    }
+
+    /** The thickest bar decides which stirrups may hold it (9.7.6.4.2). */
+    private double smallest(Stretch s) {
+        return code.columns().smallestTie(s.thickest());
     }
 
     /** Stirrups of a cage against what its bars in compression ask for. */
@@ -224,7 +242,7 @@ final class CompressionBars implements StirrupLimits {
                             code.compressionTieClause());
                     governing.offer(
                             CheckKind.COMPRESSION_STIRRUP,
-                            code.columns().smallestTie(s.thinnest()),
+                            smallest(s),
                             z.bar().diameter() + 0.05,
                             At.place(s.x(), span.number()),
                             code.compressionTieClause());

@@ -29,6 +29,7 @@ import kolonne.core.model.Purpose;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Ends of bars, pairs, deflections against their limits, and sidesway of beams, by hand on cages laid by hand. */
 class BeamEndsByHandTest {
@@ -624,5 +625,36 @@ class BeamEndsByHandTest {
 
     private static boolean hooks(LaidByHand l, double x) {
         return l.explained(x).stream().anyMatch(s -> s.symbol().equals("ldh"));
+    }
+
+    /**
+     * Where the bars that run on bear twice the moment, three quarters of φVn may act instead of two thirds (9.7.3.5(c)). Spans of 6 m with 20 and 40 kN/m: MB = -(20 + 40) · 36 / 16 =
+     * -135 kNm; 1.2 m from B in the heavier one V = 142.5 - 48 = 94.5 kN and M = -135 + 171 - 28.8 = 7.2 kNm. Either span may be the heavier, and its bars end there.
+     */
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void endsWhereTheOthersBearTwiceTheMoment(boolean first) {
+        ModelBuilder m = new ModelBuilder()
+                .section("S", 300, 600)
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .joint("E", 12_000, 0, 0)
+                .beam("m1", "A", "B")
+                .beam("m2", "B", "E")
+                .pinned("A")
+                .pinned("B")
+                .pinned("E")
+                .spread("m1", 0, 6000, first ? 40 : 20, first ? 40 : 20)
+                .spread("m2", 0, 6000, first ? 20 : 40, first ? 20 : 40);
+        double from = first ? 1200 : 7200;
+        LaidByHand.Told t = new LaidByHand(m, ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 2, T20, 60)
+                .bars(new BeamCage.Group(BOTTOM, 1, 2, T20, 60, from, from + 3600, false, false, false))
+                .zone(0, 0, 6000, T10, 2, 150)
+                .zone(1, 6000, 12_000, T10, 2, 150)
+                .told();
+        double vn = 0.75 * (0.17 * Math.sqrt(30) * 300 * 540 + 2 * T10.area() / 150 * 420 * 540);
+        t.tells("cut-off-tension", 94_500, 0.75 * vn, first ? 4800 : 7200, "9.7.3.5");
     }
 }

@@ -12,5 +12,8 @@ public interface StirrupRules {
     /** Whether their legs and size are those of ties. */
     boolean compressionBarsHeld();
 
+    /** Least diameter of theirs [mm]; 0 where none is asked for. @param bar the thickest of the bars; @param bundled whether some touch others */
+    double compressionStirrup(Bar bar, boolean bundled);
+
     Clause compressionTieClause();
 }

@@ -42,7 +42,14 @@ final class CompressionBars implements StirrupLimits {
 
     /** Where bars of a face are needed in compression. @param x station in it; @param needed how many of them, at least */
     private record Stretch(
-            double from, double to, double x, BeamCage.Face face, Bar thinnest, Bar thickest, int needed) {}
+            double from,
+            double to,
+            double x,
+            BeamCage.Face face,
+            Bar thinnest,
+            Bar thickest,
+            boolean bundled,
+            int needed) {}
 
     private CompressionBars(BeamLine line, BeamLine.Span span, BarsAt bars, BeamContext context) {
         this.line = line;
@@ -75,15 +82,16 @@ final class CompressionBars implements StirrupLimits {
                     BeamCage.Face face = sagging ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
                     double from = all.get(Math.max(0, i - 1)).x();
                     double to = all.get(Math.min(all.size() - 1, i + 1)).x();
-                    List<Bar> sizes = sizes(s.x(), face, depth);
-                    if (!sizes.isEmpty()) {
+                    List<BeamCage.Group> there = above(s.x(), face, depth);
+                    if (!there.isEmpty()) {
                         stretches.add(new Stretch(
                                 from,
                                 to,
                                 s.x(),
                                 face,
-                                sizes.get(0),
-                                sizes.get(sizes.size() - 1),
+                                there.get(0).bar(),
+                                there.get(there.size() - 1).bar(),
+                                there.stream().anyMatch(BeamCage.Group::pairs),
                                 count(bars, s, sagging, demand, depth)));
                     }
                 }
@@ -133,8 +141,7 @@ final class CompressionBars implements StirrupLimits {
     private int count(BarsAt bars, BeamLine.Station s, boolean sagging, double demand, double depth) {
         List<BarLayer> all = bars.layers(s.x(), span, sagging);
         BeamCage.Face face = sagging ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
-        int there = groups.stream()
-                .filter(g -> above(g, s.x(), face, depth))
+        int there = above(s.x(), face, depth).stream()
                 .mapToInt(BeamCage.Group::count)
                 .sum();
         for (int n = 1; n < there; n++) {
@@ -172,16 +179,11 @@ final class CompressionBars implements StirrupLimits {
     }
 
     /** Bars of a face above the neutral axis, the thinnest first. */
-    private List<Bar> sizes(double x, BeamCage.Face face, double depth) {
+    private List<BeamCage.Group> above(double x, BeamCage.Face face, double depth) {
         return groups.stream()
-                .filter(g -> above(g, x, face, depth))
-                .map(BeamCage.Group::bar)
-                .sorted(Comparator.comparingDouble(Bar::diameter))
+                .filter(g -> g.face() == face && g.offset() < depth && x >= g.from() - 1 && x <= g.to() + 1)
+                .sorted(Comparator.comparingDouble(g -> g.bar().diameter()))
                 .toList();
-    }
-
-    private static boolean above(BeamCage.Group g, double x, BeamCage.Face face, double depth) {
-        return g.face() == face && g.offset() < depth && x >= g.from() - 1 && x <= g.to() + 1;
     }
 
     private double limit(Stretch s, Bar stirrup) {
@@ -212,12 +214,8 @@ final class CompressionBars implements StirrupLimits {
     @Override
     public boolean allows(Bar stirrup) {
         return !code.compressionBarsHeld()
-                || stretches.stream().allMatch(s -> stirrup.diameter() >= smallest(s) - 0.05);
-    }
-
-    /** The thickest bar decides which stirrups may hold it (9.7.6.4.2). */
-    private double smallest(Stretch s) {
-        return code.columns().smallestTie(s.thickest());
+                || stretches.stream()
+                        .allMatch(s -> stirrup.diameter() >= code.compressionStirrup(s.thickest(), s.bundled()) - 0.05);
     }
 
     /** Stirrups of a cage against what its bars in compression ask for. */
@@ -242,7 +240,7 @@ final class CompressionBars implements StirrupLimits {
                             code.compressionTieClause());
                     governing.offer(
                             CheckKind.COMPRESSION_STIRRUP,
-                            smallest(s),
+                            code.compressionStirrup(s.thickest(), s.bundled()),
                             z.bar().diameter() + 0.05,
                             At.place(s.x(), span.number()),
                             code.compressionTieClause());

@@ -388,6 +388,12 @@ public final class Aci318 implements DesignCode {
         return true;
     }
 
+    /** 9.7.6.4.2. */
+    @Override
+    public double compressionStirrup(Bar bar, boolean bundled) {
+        return bundled ? AciColumnRules.THICK_TIE : columns().smallestTie(bar);
+    }
+
     @Override
     public Clause compressionTieClause() {
         return Clause.of("9.7.6.4");

@@ -10,6 +10,9 @@ import kolonne.core.explain.Clause;
 
 /** Steel of columns by ACI 318-19. */
 final class AciColumnRules implements ColumnRules {
+    /** Ties round thick or bundled bars, No. 13 (#4) [mm]. */
+    static final double THICK_TIE = 12.7;
+
     private final UnitForm form;
 
     AciColumnRules(UnitForm form) {
@@ -70,7 +73,7 @@ final class AciColumnRules implements ColumnRules {
     /** No. 10 (#3) for bars up to No. 32 (#10), No. 13 (#4) above (25.7.2.2). */
     @Override
     public double smallestTie(Bar bar) {
-        return bar.diameter() <= 32.3 ? 9.5 : 12.7;
+        return bar.diameter() <= 32.3 ? 9.5 : THICK_TIE;
     }
 
     @Override

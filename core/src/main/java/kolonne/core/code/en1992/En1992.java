@@ -406,6 +406,11 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
+    public double compressionStirrup(Bar bar, boolean bundled) {
+        return 0;
+    }
+
+    @Override
     public Clause compressionTieClause() {
         return Clause.of("9.2.1.2(3)");
     }

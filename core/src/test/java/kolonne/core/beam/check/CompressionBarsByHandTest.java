@@ -214,4 +214,16 @@ class CompressionBarsByHandTest {
             assertTrue(c.legs(stirrup) >= 2 && c.legs(stirrup) <= 4);
         }
     }
+
+    /** Bundled bars want thick stirrups whatever their size: eight T16 in four pairs. */
+    @ParameterizedTest
+    @CsvSource({"false, 9.5", "true, 12.7"})
+    void pairs(boolean paired, double least) {
+        LaidByHand.Told t = span("aci-318m-19", 1.01 * Rules.ACI.with(0))
+                .through(BOTTOM, 13, T32, 66)
+                .bars(new BeamCage.Group(TOP, 1, 8, T16, 66, -100, 6100, false, false, true, paired))
+                .zone(0, 0, 6000, T12, 4, 150)
+                .told();
+        is(t.of("compression-stirrup"), least, 12.05, "9.7.6.4");
+    }
 }

@@ -127,6 +127,9 @@ class AciRulesTest {
         near(320, SI.compressionTieSpacing(bar(20), bar(10), 500));
         near(288, SI.compressionTieSpacing(bar(20), bar(6), 500));
         assertTrue(SI.compressionBarsHeld());
+        near(9.5, SI.compressionStirrup(bar(32), false));
+        near(12.7, SI.compressionStirrup(bar(36), false));
+        near(12.7, SI.compressionStirrup(bar(20), true));
         near(0.75 * 420, SI.hangerStress(500));
         near(0.75 * 300, SI.hangerStress(300));
         near(1200, SI.nearLoadReach(600));

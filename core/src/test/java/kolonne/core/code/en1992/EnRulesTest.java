@@ -117,6 +117,7 @@ class EnRulesTest {
         near(750, CODE.beamStirrupSpacing(1000, false).along());
         near(240, CODE.compressionTieSpacing(bar(16), bar(8), 100));
         assertFalse(CODE.compressionBarsHeld());
+        near(0, CODE.compressionStirrup(bar(40), true));
         near(FYD, CODE.hangerStress(500));
         near(0.04, CODE.beamMaximumRatio());
         near(3, CODE.deepBeamRatio());

@@ -122,28 +122,4 @@ class LapsTest {
         // fbd = 2.25 · 1.35 = 3.04 MPa for C30: lb = 20/4 · 434.8 / 3.04 = 715 mm, lap 1073 mm
         assertEquals(1073, en.detailing().lapLength(t20, 30, 500, false, 20, 40), 2);
     }
-
-    @Test
-    void aLoadNearASupportIsTold() {
-        ModelBuilder b = new ModelBuilder()
-                .joint("A", 0, 0, 0)
-                .joint("B", 6000, 0, 0)
-                .beam("m", "A", "B")
-                .pinned("A")
-                .pinned("B")
-                .point("m", 900, 200e3);
-        Analysis near = b.solve();
-        assertTrue(design(near, Basis.standard(false)).findings().stream()
-                .anyMatch(
-                        f -> f.code().equals("load.near-support") && f.clause().equals("9.9.1.1")));
-        ModelBuilder far = new ModelBuilder()
-                .joint("A", 0, 0, 0)
-                .joint("B", 6000, 0, 0)
-                .beam("m", "A", "B")
-                .pinned("A")
-                .pinned("B")
-                .point("m", 3000, 200e3);
-        assertTrue(design(far.solve(), Basis.standard(false)).findings().stream()
-                .noneMatch(f -> f.code().equals("load.near-support")));
-    }
 }

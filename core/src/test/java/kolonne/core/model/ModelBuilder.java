@@ -136,6 +136,30 @@ public final class ModelBuilder {
         return FrameAnalysis.solve(new BuildingIndex(building()));
     }
 
+    /** Beam m between A and B on pins, so long; 300 × 600 where no section S follows. */
+    public static ModelBuilder span(double length) {
+        return new ModelBuilder()
+                .joint("A", 0, 0, 0)
+                .joint("B", length, 0, 0)
+                .beam("m", "A", "B")
+                .pinned("A")
+                .pinned("B");
+    }
+
+    /** Beams m1 and m2, 300 × 600, between A, B and E on pins, so long. */
+    public static ModelBuilder twoSpans(double first, double second) {
+        return new ModelBuilder()
+                .section("S", 300, 600)
+                .joint("A", 0, 0, 0)
+                .joint("B", first, 0, 0)
+                .joint("E", first + second, 0, 0)
+                .beam("m1", "A", "B")
+                .beam("m2", "B", "E")
+                .pinned("A")
+                .pinned("B")
+                .pinned("E");
+    }
+
     /** A portal of one bay, 300 × 300, 6 m wide and 5 m high, hinged at its feet: p on each column, and 20 kN along X at its head in a case W if pushed; combination PW. */
     public static ModelBuilder portal(double p, CaseKind kind, boolean pushed) {
         ModelBuilder b = new ModelBuilder()

@@ -34,14 +34,7 @@ class BeamChecksByHandTest {
 
     /** 300 × 600 over 6 m, f'c 30, cover 40; 1 kN/m is 1 N/mm. */
     private static ModelBuilder simple(double w) {
-        return new ModelBuilder()
-                .section("S", 300, 600)
-                .joint("A", 0, 0, 0)
-                .joint("B", 6000, 0, 0)
-                .beam("m", "A", "B")
-                .pinned("A")
-                .pinned("B")
-                .spread("m", 0, 6000, w, w);
+        return ModelBuilder.span(6000).spread("m", 0, 6000, w, w);
     }
 
     private static LaidByHand usual(double w) {
@@ -275,19 +268,7 @@ class BeamChecksByHandTest {
 
     private static LaidByHand twoSpans(double w) {
         return new LaidByHand(
-                new ModelBuilder()
-                        .section("S", 300, 600)
-                        .joint("A", 0, 0, 0)
-                        .joint("B", 6000, 0, 0)
-                        .joint("E", 12_000, 0, 0)
-                        .beam("m1", "A", "B")
-                        .beam("m2", "B", "E")
-                        .pinned("A")
-                        .pinned("B")
-                        .pinned("E")
-                        .spread("m1", 0, 6000, w, w)
-                        .spread("m2", 0, 6000, w, w),
-                ACI);
+                ModelBuilder.twoSpans(6000, 6000).spread("m1", 0, 6000, w, w).spread("m2", 0, 6000, w, w), ACI);
     }
 
     /** 1.2 m deep: side bars at most 280 apart (24.3.2 with the cover of the side), and a clear span under four depths is deep. */
@@ -476,17 +457,7 @@ class BeamChecksByHandTest {
 
     /** A short span beside a long one is hogging from end to end: bars need reach its far face only. @param turned moment on its far end [Nmm] */
     private static LaidByHand shortBesideLong(double turned, double end) {
-        ModelBuilder m = new ModelBuilder()
-                .section("S", 300, 600)
-                .joint("A", 0, 0, 0)
-                .joint("B", 6000, 0, 0)
-                .joint("E", 7500, 0, 0)
-                .beam("m1", "A", "B")
-                .beam("m2", "B", "E")
-                .pinned("A")
-                .pinned("B")
-                .pinned("E")
-                .spread("m1", 0, 6000, 40, 40);
+        ModelBuilder m = ModelBuilder.twoSpans(6000, 1500).spread("m1", 0, 6000, 40, 40);
         m.jointLoads.add(new JointLoad("P", "E", 0, 0, 0, 0, turned, 0));
         return new LaidByHand(m, ACI)
                 .through(TOP, 2, T16, 58)
@@ -514,18 +485,8 @@ class BeamChecksByHandTest {
     /** Two combinations: each check names the one that governs it, on either face and for either sign of the shear. */
     @Test
     void theCombinationThatGoverns() {
-        ModelBuilder m = new ModelBuilder()
-                .section("S", 300, 600)
-                .joint("A", 0, 0, 0)
-                .joint("B", 6000, 0, 0)
-                .joint("E", 12_000, 0, 0)
-                .beam("m1", "A", "B")
-                .beam("m2", "B", "E")
-                .pinned("A")
-                .pinned("B")
-                .pinned("E")
-                .spread("m1", 0, 6000, 40, 40)
-                .spread("m2", 0, 6000, 40, 40);
+        ModelBuilder m =
+                ModelBuilder.twoSpans(6000, 6000).spread("m1", 0, 6000, 40, 40).spread("m2", 0, 6000, 40, 40);
         m.combine("light", Map.of("P", 0.5)).combine("heavy", Map.of("P", 1.0)).combine("up", Map.of("P", -0.1));
         LaidByHand l = new LaidByHand(m, ACI)
                 .through(TOP, 4, T16, 58)
@@ -577,18 +538,8 @@ class BeamChecksByHandTest {
     @Test
     void theCalculationIsRedistributed() {
         Basis moved = ACI.withRedistribution(0.1);
-        ModelBuilder m = new ModelBuilder()
-                .section("S", 300, 600)
-                .joint("A", 0, 0, 0)
-                .joint("B", 6000, 0, 0)
-                .joint("E", 12_000, 0, 0)
-                .beam("m1", "A", "B")
-                .beam("m2", "B", "E")
-                .pinned("A")
-                .pinned("B")
-                .pinned("E")
-                .spread("m1", 0, 6000, 40, 40)
-                .spread("m2", 0, 6000, 40, 40);
+        ModelBuilder m =
+                ModelBuilder.twoSpans(6000, 6000).spread("m1", 0, 6000, 40, 40).spread("m2", 0, 6000, 40, 40);
         LaidByHand l = new LaidByHand(m, moved)
                 .through(TOP, 4, T16, 58)
                 .through(BOTTOM, 3, T20, 60)

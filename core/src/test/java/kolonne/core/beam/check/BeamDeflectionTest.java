@@ -38,16 +38,7 @@ class BeamDeflectionTest {
     }
 
     private static ModelBuilder simple(double w) {
-        return service(
-                new ModelBuilder()
-                        .section("S", 300, 600)
-                        .joint("A", 0, 0, 0)
-                        .joint("B", 6000, 0, 0)
-                        .beam("m", "A", "B")
-                        .pinned("A")
-                        .pinned("B")
-                        .spread("m", 0, 6000, w, w),
-                0.3);
+        return service(ModelBuilder.span(6000).spread("m", 0, 6000, w, w), 0.3);
     }
 
     private static BeamDesign design(ModelBuilder b) {

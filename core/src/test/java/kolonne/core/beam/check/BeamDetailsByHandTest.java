@@ -31,14 +31,7 @@ class BeamDetailsByHandTest {
     private static final Basis ACI = Basis.standard(false);
 
     private static ModelBuilder simple(double length, double w) {
-        return new ModelBuilder()
-                .section("S", 300, 600)
-                .joint("A", 0, 0, 0)
-                .joint("B", length, 0, 0)
-                .beam("m", "A", "B")
-                .pinned("A")
-                .pinned("B")
-                .spread("m", 0, length, w, w);
+        return ModelBuilder.span(length).spread("m", 0, length, w, w);
     }
 
     /** 6 m between columns of 400 whose heads do not turn: w L² / 12 at their middles; faces at 200 and 5800. */
@@ -136,18 +129,8 @@ class BeamDetailsByHandTest {
     /** Ends that nothing holds, or a carrier, need no yield (9.7.7.3 speaks of discontinuous ends at supports). */
     @Test
     void theSpanWithMostBottomSteelDecides() {
-        ModelBuilder m = new ModelBuilder()
-                .section("S", 300, 600)
-                .joint("A", 0, 0, 0)
-                .joint("B", 6000, 0, 0)
-                .joint("E", 12_000, 0, 0)
-                .beam("m1", "A", "B")
-                .beam("m2", "B", "E")
-                .pinned("A")
-                .pinned("B")
-                .pinned("E")
-                .spread("m1", 0, 6000, 40, 40)
-                .spread("m2", 0, 6000, 40, 40);
+        ModelBuilder m =
+                ModelBuilder.twoSpans(6000, 6000).spread("m1", 0, 6000, 40, 40).spread("m2", 0, 6000, 40, 40);
         LaidByHand.Told t = new LaidByHand(m, ACI)
                 .through(TOP, 3, T20, 60)
                 .bars(new BeamCage.Group(TOP, 1, 1, T20, 60, 6000, 7500, false, false, false))
@@ -347,18 +330,8 @@ class BeamDetailsByHandTest {
     /** Where the shear of the second span is high its own zone has the close limit. */
     @Test
     void zonesBelongToTheirSpans() {
-        ModelBuilder m = new ModelBuilder()
-                .section("S", 300, 600)
-                .joint("A", 0, 0, 0)
-                .joint("B", 6000, 0, 0)
-                .joint("E", 12_000, 0, 0)
-                .beam("m1", "A", "B")
-                .beam("m2", "B", "E")
-                .pinned("A")
-                .pinned("B")
-                .pinned("E")
-                .spread("m1", 0, 6000, 10, 10)
-                .spread("m2", 0, 6000, 150, 150);
+        ModelBuilder m =
+                ModelBuilder.twoSpans(6000, 6000).spread("m1", 0, 6000, 10, 10).spread("m2", 0, 6000, 150, 150);
         LaidByHand.Told t = new LaidByHand(m, ACI)
                 .through(TOP, 4, T25, 62.5)
                 .through(BOTTOM, 4, T20, 60)

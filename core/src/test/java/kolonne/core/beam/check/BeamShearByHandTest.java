@@ -231,18 +231,8 @@ class BeamShearByHandTest {
     /** Places of a second span are its own, each with its own shear. */
     @Test
     void theSecondSpan() {
-        ModelBuilder m = new ModelBuilder()
-                .section("S", 300, 600)
-                .joint("A", 0, 0, 0)
-                .joint("B", 6000, 0, 0)
-                .joint("E", 12_000, 0, 0)
-                .beam("m1", "A", "B")
-                .beam("m2", "B", "E")
-                .pinned("A")
-                .pinned("B")
-                .pinned("E")
-                .spread("m1", 0, 6000, 40, 40)
-                .spread("m2", 0, 6000, 40, 40);
+        ModelBuilder m =
+                ModelBuilder.twoSpans(6000, 6000).spread("m1", 0, 6000, 40, 40).spread("m2", 0, 6000, 40, 40);
         List<BeamShearCheck.Demand> all = demands(new LaidByHand(m, ACI));
         for (int span = 0; span < 2; span++) {
             int number = span;

@@ -75,14 +75,7 @@ class CompressionBarsByHandTest {
     /** A span with a moment in the middle [Nmm]; hogging where it is negative. */
     private static LaidByHand span(String code, double middle) {
         double w = 8 * middle / (1.6 * 36e6);
-        ModelBuilder m = new ModelBuilder()
-                .section("S", 900, 450)
-                .joint("A", 0, 0, 0)
-                .joint("B", 6000, 0, 0)
-                .beam("m", "A", "B")
-                .pinned("A")
-                .pinned("B")
-                .spread("m", 0, 6000, w, w);
+        ModelBuilder m = ModelBuilder.span(6000).section("S", 900, 450).spread("m", 0, 6000, w, w);
         return new LaidByHand(m.combine("U", java.util.Map.of("P", 1.6)), Basis.standard(code));
     }
 

@@ -52,13 +52,7 @@ class DeflectionsByHandTest {
     }
 
     private static ModelBuilder simple(Shape shape, double w) {
-        ModelBuilder m = new ModelBuilder()
-                .joint("A", 0, 0, 0)
-                .joint("B", 6000, 0, 0)
-                .beam("m", "A", "B")
-                .pinned("A")
-                .pinned("B")
-                .spread("m", 0, 6000, w, w);
+        ModelBuilder m = ModelBuilder.span(6000).spread("m", 0, 6000, w, w);
         m.sections.add(new Section("S", shape));
         return m;
     }

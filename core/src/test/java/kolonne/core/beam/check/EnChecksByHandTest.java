@@ -45,14 +45,7 @@ class EnChecksByHandTest {
     }
 
     private static ModelBuilder simple(double w) {
-        return new ModelBuilder()
-                .section("S", 300, 600)
-                .joint("A", 0, 0, 0)
-                .joint("B", 6000, 0, 0)
-                .beam("m", "A", "B")
-                .pinned("A")
-                .pinned("B")
-                .spread("m", 0, 6000, w, w);
+        return ModelBuilder.span(6000).spread("m", 0, 6000, w, w);
     }
 
     /** A cantilever of 2.4 m that goes on from a span of 6 m: hogging over the support. */
@@ -553,13 +546,7 @@ class EnChecksByHandTest {
     @Test
     void flangesOfAnUnevenLoad() {
         for (boolean right : new boolean[] {true, false}) {
-            ModelBuilder m = tee(new ModelBuilder()
-                    .joint("A", 0, 0, 0)
-                    .joint("B", 8000, 0, 0)
-                    .beam("m", "A", "B")
-                    .pinned("A")
-                    .pinned("B")
-                    .spread("m", 0, 8000, right ? 0 : 90, right ? 90 : 0));
+            ModelBuilder m = tee(ModelBuilder.span(8000).spread("m", 0, 8000, right ? 0 : 90, right ? 90 : 0));
             LaidByHand.Told t = new LaidByHand(m, EN)
                     .through(TOP, 2, T16, 53)
                     .through(BOTTOM, 6, T25, 57.5)

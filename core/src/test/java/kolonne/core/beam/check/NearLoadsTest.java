@@ -28,15 +28,7 @@ class NearLoadsTest {
         "100, 1000, 5000, 63",
     })
     void partOfTheShear(double load, double at, double other, int percent) {
-        ModelBuilder m = new ModelBuilder()
-                .section("S", 300, 600)
-                .joint("A", 0, 0, 0)
-                .joint("B", 6000, 0, 0)
-                .beam("m", "A", "B")
-                .pinned("A")
-                .pinned("B")
-                .spread("m", 0, 6000, 20, 20)
-                .point("m", at, load * 1e3);
+        ModelBuilder m = ModelBuilder.span(6000).spread("m", 0, 6000, 20, 20).point("m", at, load * 1e3);
         if (other > 0) {
             m.point("m", other, load * 1e3);
         }

@@ -22,18 +22,8 @@ import org.junit.jupiter.params.provider.CsvSource;
  */
 class SteelNeedsByHandTest {
     private static LaidByHand laid(double w) {
-        ModelBuilder m = new ModelBuilder()
-                .section("S", 300, 600)
-                .joint("A", 0, 0, 0)
-                .joint("B", 6000, 0, 0)
-                .joint("E", 12_000, 0, 0)
-                .beam("m1", "A", "B")
-                .beam("m2", "B", "E")
-                .pinned("A")
-                .pinned("B")
-                .pinned("E")
-                .spread("m1", 0, 6000, w, w)
-                .spread("m2", 0, 6000, w, w);
+        ModelBuilder m =
+                ModelBuilder.twoSpans(6000, 6000).spread("m1", 0, 6000, w, w).spread("m2", 0, 6000, w, w);
         return new LaidByHand(m, Basis.standard("aci-318m-19"))
                 .through(TOP, 2, T16, 58)
                 .bars(new BeamCage.Group(TOP, 1, 4, T16, 58, 3900, 8100, false, false, false))

@@ -33,13 +33,7 @@ class StirrupOptionsTest {
 
     /** One span of 8 m, 300 x 600, evenly loaded, with a heavy load at a place that makes the shear lopsided. */
     private static Analysis span(double even, double heavy, double at) {
-        return new ModelBuilder()
-                .section("S", 300, 600)
-                .joint("A", 0, 0, 0)
-                .joint("B", 8000, 0, 0)
-                .beam("m", "A", "B")
-                .pinned("A")
-                .pinned("B")
+        return ModelBuilder.span(8000)
                 .spread("m", 0, 8000, even, even)
                 .point("m", at, heavy)
                 .solve();

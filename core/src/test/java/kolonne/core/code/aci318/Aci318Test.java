@@ -3,6 +3,7 @@ package kolonne.core.code.aci318;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.Varied;
 import kolonne.core.code.Bar;
@@ -11,6 +12,7 @@ import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Slenderness;
 import kolonne.core.code.SpanRules;
+import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -219,6 +221,49 @@ class Aci318Test {
                 new Slenderness.Bars(330, 6000, 1.014e8),
                 0);
         assertEquals(1.1632, Aci318.SI.slenderness().braced(l, Trace.OFF).factor(), 1e-4);
+    }
+
+    /**
+     * Other effective lengths, in single curvature with M1 / M2 = -0.6, Cm = 0.84, both where M2 decides and where the least moment of 1500 (15 + 0.03 · 400) = 40.5 kNm does, for which Cm = 1
+     * (6.6.4.5.4): then what the moments ask for without it is told as well. Pc = π² 0.4 Ec Ig / 1.6 / (k lu)².
+     */
+    @ParameterizedTest
+    @CsvSource({"0.7, 100e6", "0.7, 10e6", "1.25, 100e6", "1.25, 10e6"})
+    void effectiveLengthsAndTheLeastMoment(double k, double m2) {
+        double ei = 27_800 * Math.pow(400, 4) / 12;
+        Slenderness.Lift l = new Slenderness.Lift(
+                -0.6 * m2,
+                m2,
+                6500,
+                k,
+                400 / Math.sqrt(12),
+                ei,
+                400,
+                1500e3,
+                0.6,
+                0.6,
+                false,
+                false,
+                30,
+                420,
+                160_000,
+                new Slenderness.Bars(340, 0, 0),
+                0);
+        double rest = 1 - 1500e3 / (0.75 * Math.PI * Math.PI * 0.4 * ei / 1.6 / (k * k * 6500.0 * 6500));
+        boolean least = m2 < 40.5e6;
+        double delta = Math.max(1, (least ? 1 : 0.84) / rest);
+        Trace t = Trace.recording();
+        Slenderness.Magnified m = Aci318.SI.slenderness().braced(l, t);
+        assertTrue(m.slender() && rest > 0);
+        assertEquals(delta, m.factor(), 1e-9);
+        assertEquals(delta * (least ? 40.5e6 : m2), m.moment(), 1);
+        assertEquals(Math.max(1, 0.84 / rest) * m2, m.own(), 1);
+        assertEquals(
+                least ? List.of(m.own()) : List.of(),
+                t.steps().stream()
+                        .filter(s -> s.symbol().equals("Mc without M2,min"))
+                        .map(Step::value)
+                        .toList());
     }
 
     @Test

@@ -1,9 +1,9 @@
 package kolonne.core.code.aci318;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import kolonne.core.code.RoofLoad;
 import kolonne.core.model.CaseKind;
 import kolonne.core.model.Combination;
 import kolonne.core.model.LoadCase;
@@ -11,7 +11,7 @@ import kolonne.core.model.Purpose;
 
 /**
  * Combinations of ACI 318-19 table 5.3.1 from the kinds of load cases: all dead and superimposed cases together as D, all live
- * cases as L, roof live and snow one at a time, wind and earthquake one case at a time with either sign (5.3.3 to 5.3.6). Soil
+ * cases as L, roof live (all its cases together) and snow one at a time, wind and earthquake one case at a time with either sign (5.3.3 to 5.3.6). Soil
  * pressure acts with 1.6 (5.3.8 a). Service combinations: D + L and D + L + roof (characteristic), D + 0.3 L (quasi-permanent).
  */
 public final class AciCombinations {
@@ -35,44 +35,42 @@ public final class AciCombinations {
     }
 
     private void strength() {
-        List<LoadCase> roofs = kind(CaseKind.ROOF_LIVE, CaseKind.SNOW);
+        List<RoofLoad> roofs = RoofLoad.of(cases);
         boolean live = !kind(CaseKind.LIVE).isEmpty();
         add("1.4D", 1.4, 0, Map.of());
         if (live || roofs.isEmpty()) {
             add(live ? "1.2D + 1.6L" : "1.2D", 1.2, 1.6, Map.of());
         }
-        for (LoadCase r : roofs) {
-            add("1.2D + " + (live ? "1.6L + " : "") + "0.5" + r.id(), 1.2, 1.6, Map.of(r.id(), 0.5));
-            add("1.2D + 1.6" + r.id() + (live ? " + L" : ""), 1.2, 1, Map.of(r.id(), 1.6));
+        for (RoofLoad r : roofs) {
+            add("1.2D + " + (live ? "1.6L + " : "") + "0.5" + r.name(), 1.2, 1.6, r.times(0.5));
+            add("1.2D + 1.6" + r.name() + (live ? " + L" : ""), 1.2, 1, r.times(1.6));
         }
         for (LoadCase w : kind(CaseKind.WIND, CaseKind.SEISMIC)) {
             for (int sign : new int[] {1, -1}) {
                 String name = w.id() + (sign > 0 ? " +" : " −");
                 add("1.2D + " + name + (live ? " + L" : ""), 1.2, 1, Map.of(w.id(), (double) sign));
                 add("0.9D + " + name, 0.9, 0, Map.of(w.id(), (double) sign));
-                for (LoadCase r : w.kind() == CaseKind.WIND ? roofs : List.<LoadCase>of()) {
-                    add("1.2D + 1.6" + r.id() + " + 0.5 " + name, 1.2, 0, ordered(r.id(), 1.6, w.id(), 0.5 * sign));
+                for (RoofLoad r : w.kind() == CaseKind.WIND ? roofs : List.<RoofLoad>of()) {
+                    add("1.2D + 1.6" + r.name() + " + 0.5 " + name, 1.2, 0, with(r.times(1.6), w.id(), 0.5 * sign));
                     add(
-                            "1.2D + " + name + (live ? " + L" : "") + " + 0.5" + r.id(),
+                            "1.2D + " + name + (live ? " + L" : "") + " + 0.5" + r.name(),
                             1.2,
                             1,
-                            ordered(r.id(), 0.5, w.id(), sign));
+                            with(r.times(0.5), w.id(), sign));
                 }
             }
         }
     }
 
-    private static Map<String, Double> ordered(String a, double f, String b, double g) {
-        Map<String, Double> m = new LinkedHashMap<>();
-        m.put(a, f);
-        m.put(b, g);
-        return m;
+    private static Map<String, Double> with(Map<String, Double> roof, String lateral, double factor) {
+        roof.put(lateral, factor);
+        return roof;
     }
 
     private void service() {
         combination("D + L", Purpose.SERVICE_CHARACTERISTIC, 1, 1, 1, Map.of());
-        for (LoadCase r : kind(CaseKind.ROOF_LIVE, CaseKind.SNOW)) {
-            combination("D + L + " + r.id(), Purpose.SERVICE_CHARACTERISTIC, 1, 1, 1, Map.of(r.id(), 1.0));
+        for (RoofLoad r : RoofLoad.of(cases)) {
+            combination("D + L + " + r.name(), Purpose.SERVICE_CHARACTERISTIC, 1, 1, 1, r.times(1));
         }
         combination("D + 0.3L", Purpose.SERVICE_QUASI_PERMANENT, 1, 0.3, 1, Map.of());
     }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import kolonne.core.code.RoofLoad;
 import kolonne.core.model.CaseKind;
 import kolonne.core.model.Combination;
 import kolonne.core.model.LoadCase;
@@ -50,8 +51,9 @@ public final class EnCombinations {
         if (!live.isEmpty()) {
             all.add(new Variable("L", live, 0.7, 0.3, false));
         }
-        kind(CaseKind.ROOF_LIVE).forEach(c -> all.add(new Variable(c.id(), Map.of(c.id(), 1.0), 0, 0, false)));
-        kind(CaseKind.SNOW).forEach(c -> all.add(new Variable(c.id(), Map.of(c.id(), 1.0), 0.5, 0, false)));
+        List<RoofLoad> roofs = RoofLoad.of(cases);
+        roofs.stream().filter(r -> !r.snow()).forEach(r -> all.add(new Variable(r.name(), r.times(1), 0, 0, false)));
+        roofs.stream().filter(RoofLoad::snow).forEach(r -> all.add(new Variable(r.name(), r.times(1), 0.5, 0, false)));
         for (LoadCase w : kind(CaseKind.WIND)) {
             all.add(new Variable(w.id() + " +", Map.of(w.id(), 1.0), 0.6, 0, true));
             all.add(new Variable(w.id() + " −", Map.of(w.id(), -1.0), 0.6, 0, true));
@@ -77,7 +79,7 @@ public final class EnCombinations {
         return s.toString();
     }
 
-    /** What may go with a leading load: all gravity loads together, with each sense of wind in turn and without; roof loads and snow do not act together. */
+    /** What may go with a leading load: all gravity loads that have a ψ0 together, with each sense of wind in turn and without; live load of roofs has none, snow goes with it on the safe side. */
     private static List<List<Variable>> companions(List<Variable> all, Variable lead) {
         List<Variable> gravity = all.stream()
                 .filter(v -> v != lead && !v.lateral() && v.psi0() > 0)

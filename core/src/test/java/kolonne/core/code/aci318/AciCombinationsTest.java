@@ -110,4 +110,37 @@ class AciCombinationsTest {
         assertEquals(all.size(), all.stream().map(Combination::id).distinct().count());
         assertEquals(all.size(), all.stream().map(Combination::name).distinct().count());
     }
+
+    /** Lr is the live load of all roofs, here in two cases; snow another load, in two arrangements: one of them at a time. */
+    @Test
+    void roofs() {
+        LoadCase[] cases = {
+            of("D", CaseKind.DEAD),
+            of("L", CaseKind.LIVE),
+            of("R", CaseKind.ROOF_LIVE),
+            of("S", CaseKind.SNOW),
+            of("U", CaseKind.SNOW),
+            of("T", CaseKind.ROOF_LIVE),
+            of("W", CaseKind.WIND)
+        };
+        Set<Map<String, Double>> found = strength(cases);
+        for (String r : List.of(
+                "1.2D 1.6L 0.5R 0.5T",
+                "1.2D 1L 1.6R 1.6T",
+                "1.2D 1.6R 1.6T 0.5W",
+                "1.2D 1L 0.5R 0.5T 1W",
+                "1.2D 1.6L 0.5U",
+                "1.2D 1L 1.6S")) {
+            Map<String, Double> row = row(r);
+            row.remove("SD");
+            assertTrue(found.contains(row), r + " in " + found);
+        }
+        found.forEach(m -> {
+            assertEquals(m.get("R"), m.get("T"), "together: " + m);
+            assertTrue(Stream.of("R", "S", "U").filter(m::containsKey).count() <= 1, "one at a time: " + m);
+        });
+        assertTrue(AciCombinations.of(List.of(cases)).stream()
+                .anyMatch(c -> c.name().equals("D + L + (R + T)")
+                        && terms(c).equals(Map.of("D", 1.0, "L", 1.0, "R", 1.0, "T", 1.0))));
+    }
 }

@@ -98,4 +98,35 @@ class EnCombinationsTest {
         assertTrue(all.stream()
                 .allMatch(c -> c.terms().stream().anyMatch(t -> t.loadCase().equals("H"))));
     }
+
+    /** Live load of two roofs, category H, is one load with ψ0 = 0 and ψ2 = 0; snow on them has two arrangements, of which each leads by itself and goes with ψ0 = 0.5. */
+    @Test
+    void roofs() {
+        LoadCase[] cases = {
+            of("D", CaseKind.DEAD),
+            of("L", CaseKind.LIVE),
+            of("R", CaseKind.ROOF_LIVE),
+            of("T", CaseKind.ROOF_LIVE),
+            of("S", CaseKind.SNOW)
+        };
+        assertEquals(
+                rows(
+                        "1.35D",
+                        "1.35D 1.5L",
+                        "1.35D 1.5L 0.75S",
+                        "1D 1.5L",
+                        "1.35D 1.5R 1.5T",
+                        "1.35D 1.05L 1.5R 1.5T 0.75S",
+                        "1D 1.5R 1.5T",
+                        "1.35D 1.5S",
+                        "1.35D 1.05L 1.5S",
+                        "1D 1.5S"),
+                of(Purpose.STRENGTH, cases));
+        assertEquals(rows("1D 1L 0.5S", "1D 0.7L 1R 1T 0.5S", "1D 0.7L 1S"), of(Purpose.SERVICE_CHARACTERISTIC, cases));
+        assertEquals(rows("1D 0.3L"), of(Purpose.SERVICE_QUASI_PERMANENT, cases));
+    }
+
+    private static Set<Map<String, Double>> rows(String... words) {
+        return Stream.of(words).map(EnCombinationsTest::row).collect(Collectors.toSet());
+    }
 }

@@ -143,4 +143,57 @@ class AciCombinationsTest {
                 .anyMatch(c -> c.name().equals("D + L + (R + T)")
                         && terms(c).equals(Map.of("D", 1.0, "L", 1.0, "R", 1.0, "T", 1.0))));
     }
+
+    /** Every row of the table, and no other, with soil in all of them (5.3.8 a). */
+    @Test
+    void theWholeTableWithSoil() {
+        Set<Map<String, Double>> rows = Stream.of(
+                        "1.4D",
+                        "1.2D 1.6L",
+                        "1.2D 1.6L 0.5S",
+                        "1.2D 1L 1.6S",
+                        "1.2D 1L 1W",
+                        "1.2D 1L -1W",
+                        "0.9D 1W",
+                        "0.9D -1W",
+                        "1.2D 1.6S 0.5W",
+                        "1.2D 1.6S -0.5W",
+                        "1.2D 1L 0.5S 1W",
+                        "1.2D 1L 0.5S -1W")
+                .map(words -> Stream.of((words + " 1.6H").split(" "))
+                        .collect(java.util.stream.Collectors.toMap(
+                                w -> w.replaceAll("[-0-9.]", ""), w -> Double.parseDouble(w.replaceAll("[A-Z]", "")))))
+                .collect(java.util.stream.Collectors.toSet());
+        LoadCase[] cases = {
+            of("D", CaseKind.DEAD),
+            of("L", CaseKind.LIVE),
+            of("S", CaseKind.SNOW),
+            of("W", CaseKind.WIND),
+            of("H", CaseKind.SOIL)
+        };
+        assertEquals(rows, strength(cases));
+        assertTrue(AciCombinations.of(List.of(cases)).stream()
+                .filter(c -> c.purpose() != Purpose.STRENGTH)
+                .allMatch(c -> terms(c).get("H") == 1.0));
+    }
+
+    /** Without live load its rows are those of dead load, and no name speaks of it. */
+    @Test
+    void withoutLiveLoad() {
+        List<Combination> all =
+                AciCombinations.of(List.of(of("D", CaseKind.DEAD), of("S", CaseKind.SNOW), of("E", CaseKind.SEISMIC)));
+        List<String> names = all.stream()
+                .filter(c -> c.purpose() == Purpose.STRENGTH)
+                .map(Combination::name)
+                .toList();
+        assertEquals(
+                List.of("1.4D", "1.2D + 0.5S", "1.2D + 1.6S", "1.2D + E +", "0.9D + E +", "1.2D + E −", "0.9D + E −"),
+                names);
+        assertEquals(
+                List.of("1.4D", "1.2D"),
+                AciCombinations.of(List.of(of("D", CaseKind.DEAD))).stream()
+                        .filter(c -> c.purpose() == Purpose.STRENGTH)
+                        .map(Combination::name)
+                        .toList());
+    }
 }

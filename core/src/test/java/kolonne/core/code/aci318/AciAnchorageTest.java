@@ -102,4 +102,24 @@ class AciAnchorageTest {
                                 && s.result(false).equals(String.format(java.util.Locale.ROOT, "%.0f mm", ldh))),
                 t.steps().toString());
     }
+
+    /** 25.4.9.2 by hand: 0.24 fy db / √f'c and 0.043 fy db, 200 mm; fy db / 50 √f'c and 0.0003 fy db, 8 in. */
+    @ParameterizedTest
+    @CsvSource({
+        "true, T25, 30, 460.08",
+        "true, T25, 50, 451.5",
+        "true, T10, 30, 200",
+        "false, #8, 3000, 556.5",
+        "false, #8, 6000, 457.2",
+        "false, #3, 6000, 203.2"
+    })
+    void barsInCompression(boolean si, String size, double fc, double length) {
+        Bar b = (si ? BarCatalogue.METRIC : BarCatalogue.US).find(size);
+        assertEquals(
+                length,
+                (si ? Aci318.SI : Aci318.US)
+                        .detailing()
+                        .compressionDevelopment(b, si ? fc : fc * PSI, si ? 420 : 60_000 * PSI),
+                0.1);
+    }
 }

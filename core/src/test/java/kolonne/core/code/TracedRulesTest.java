@@ -23,42 +23,12 @@ class TracedRulesTest {
     private static final ShearInput PLAIN = new ShearInput(30, 420, 300, 540, 180_000, 0.01, 0, 60e3);
     private static final TorsionSection TUBE =
             new TorsionSection(30, 500, 500, 300, 600, 180_000, 1800, 220 * 520, 1480, 55);
-    private static final Slenderness.Lift STOCKY = new Slenderness.Lift(
-            50e6,
-            100e6,
-            2000,
-            1,
-            120,
-            4e13,
-            400,
-            800e3,
-            0.5,
-            0.5,
-            false,
-            false,
-            30,
-            420,
-            160_000,
-            new Slenderness.Bars(340, 0, 0),
-            0);
-    private static final Slenderness.Lift SLENDER = new Slenderness.Lift(
-            -50e6,
-            100e6,
-            8000,
-            1,
-            120,
-            4e13,
-            400,
-            700e3,
-            0.5,
-            0.5,
-            false,
-            false,
-            30,
-            420,
-            160_000,
-            new Slenderness.Bars(340, 0, 0),
-            0);
+    private static final Slenderness.Lift STOCKY = square().at(50e6, 100e6, 2000, 800e3);
+    private static final Slenderness.Lift SLENDER = square().at(-50e6, 100e6, 8000, 700e3);
+
+    private static SquareLift square() {
+        return SquareLift.aci(400).radius(120).stiffness(4e13).sustained(0.5, 0.5);
+    }
 
     /** The symbols of the steps in order, and the number of the last. */
     private static void steps(String symbols, ToDoubleFunction<Trace> rule) {
@@ -139,24 +109,7 @@ class TracedRulesTest {
         steps(
                 "k lu / r; limit; M2,min; Cm; Pc; δ; Mc",
                 t -> ACI.slenderness().braced(SLENDER, t).moment());
-        Slenderness.Lift between = new Slenderness.Lift(
-                -50e6,
-                100e6,
-                8000,
-                1,
-                120,
-                4e13,
-                400,
-                700e3,
-                0.5,
-                0.5,
-                true,
-                false,
-                30,
-                420,
-                160_000,
-                new Slenderness.Bars(340, 0, 0),
-                0);
+        Slenderness.Lift between = square().loaded(true).at(-50e6, 100e6, 8000, 700e3);
         assertEquals(
                 "1.0",
                 told(

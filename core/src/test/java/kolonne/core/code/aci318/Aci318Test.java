@@ -1,6 +1,7 @@
 package kolonne.core.code.aci318;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
@@ -12,6 +13,7 @@ import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Slenderness;
 import kolonne.core.code.SpanRules;
+import kolonne.core.code.SquareLift;
 import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
 import org.junit.jupiter.api.Test;
@@ -170,24 +172,7 @@ class Aci318Test {
     void momentMagnificationMatchesTheHandCalculation() {
         double e = 27_800;
         double i = Math.pow(400, 4) / 12;
-        Slenderness.Lift l = new Slenderness.Lift(
-                0,
-                100e6,
-                4000,
-                1,
-                400 / Math.sqrt(12),
-                e * i,
-                400,
-                1000e3,
-                0.6,
-                0.6,
-                false,
-                false,
-                30,
-                420,
-                160_000,
-                new Slenderness.Bars(340, 0, 0),
-                0);
+        Slenderness.Lift l = SquareLift.aci(400).at(0, 100e6, 4000, 1000e3);
         double pc = Math.PI * Math.PI * 0.4 * e * i / 1.6 / (4000.0 * 4000);
         double delta = Math.max(1, 0.6 / (1 - 1000e3 / (0.75 * pc)));
         Slenderness.Magnified m = Aci318.SI.slenderness().braced(l, Trace.OFF);
@@ -202,24 +187,9 @@ class Aci318Test {
      */
     @Test
     void barsStiffenALift() {
-        Slenderness.Lift l = new Slenderness.Lift(
-                0,
-                100e6,
-                6000,
-                1,
-                400 / Math.sqrt(12),
-                5.9307e13,
-                400,
-                2000e3,
-                0.6,
-                0.6,
-                false,
-                false,
-                30,
-                420,
-                160_000,
-                new Slenderness.Bars(330, 6000, 1.014e8),
-                0);
+        Slenderness.Lift l = SquareLift.aci(400)
+                .bars(new Slenderness.Bars(330, 6000, 1.014e8))
+                .at(0, 100e6, 6000, 2000e3);
         assertEquals(1.1632, Aci318.SI.slenderness().braced(l, Trace.OFF).factor(), 1e-4);
     }
 
@@ -231,24 +201,7 @@ class Aci318Test {
     @CsvSource({"0.7, 100e6", "0.7, 10e6", "1.25, 100e6", "1.25, 10e6"})
     void effectiveLengthsAndTheLeastMoment(double k, double m2) {
         double ei = 27_800 * Math.pow(400, 4) / 12;
-        Slenderness.Lift l = new Slenderness.Lift(
-                -0.6 * m2,
-                m2,
-                6500,
-                k,
-                400 / Math.sqrt(12),
-                ei,
-                400,
-                1500e3,
-                0.6,
-                0.6,
-                false,
-                false,
-                30,
-                420,
-                160_000,
-                new Slenderness.Bars(340, 0, 0),
-                0);
+        Slenderness.Lift l = SquareLift.aci(400).factor(k).at(-0.6 * m2, m2, 6500, 1500e3);
         double rest = 1 - 1500e3 / (0.75 * Math.PI * Math.PI * 0.4 * ei / 1.6 / (k * k * 6500.0 * 6500));
         boolean least = m2 < 40.5e6;
         double delta = Math.max(1, (least ? 1 : 0.84) / rest);
@@ -268,79 +221,17 @@ class Aci318Test {
 
     @Test
     void aLiftBeyondItsBucklingLoadHasNoMoment() {
-        double i = Math.pow(300, 4) / 12;
-        Slenderness.Lift l = new Slenderness.Lift(
-                -50e6,
-                50e6,
-                9000,
-                1,
-                86.6,
-                27_800 * i,
-                300,
-                2500e3,
-                0.6,
-                0.6,
-                false,
-                false,
-                30,
-                420,
-                160_000,
-                new Slenderness.Bars(340, 0, 0),
-                0);
+        Slenderness.Lift l = SquareLift.aci(300).at(-50e6, 50e6, 9000, 2500e3);
         assertTrue(
                 Double.isInfinite(Aci318.SI.slenderness().braced(l, Trace.OFF).moment()));
     }
 
     @Test
     void doubleCurvatureIsLessSlenderThanSingle() {
-        double i = Math.pow(400, 4) / 12;
-        double lu = 4500;
-        assertTrue(!Aci318.SI
-                .slenderness()
-                .braced(
-                        new Slenderness.Lift(
-                                100e6,
-                                100e6,
-                                lu,
-                                1,
-                                115.5,
-                                27_800 * i,
-                                400,
-                                1e6,
-                                0.6,
-                                0.6,
-                                false,
-                                false,
-                                30,
-                                420,
-                                160_000,
-                                new Slenderness.Bars(340, 0, 0),
-                                0),
-                        Trace.OFF)
-                .slender());
-        assertTrue(Aci318.SI
-                .slenderness()
-                .braced(
-                        new Slenderness.Lift(
-                                -100e6,
-                                100e6,
-                                lu,
-                                1,
-                                115.5,
-                                27_800 * i,
-                                400,
-                                1e6,
-                                0.6,
-                                0.6,
-                                false,
-                                false,
-                                30,
-                                420,
-                                160_000,
-                                new Slenderness.Bars(340, 0, 0),
-                                0),
-                        Trace.OFF)
-                .slender());
+        Slenderness s = Aci318.SI.slenderness();
+        SquareLift square = SquareLift.aci(400);
+        assertFalse(s.braced(square.at(100e6, 100e6, 4500, 1e6), Trace.OFF).slender());
+        assertTrue(s.braced(square.at(-100e6, 100e6, 4500, 1e6), Trace.OFF).slender());
     }
 
     /**
@@ -364,26 +255,7 @@ class Aci318Test {
         double pc = Math.PI * Math.PI * 0.4 * e * i / 1.6 / (lu * lu);
         Slenderness.Magnified m = Aci318.SI
                 .slenderness()
-                .braced(
-                        new Slenderness.Lift(
-                                m1,
-                                100e6,
-                                lu,
-                                1,
-                                400 / Math.sqrt(12),
-                                e * i,
-                                400,
-                                p,
-                                0.6,
-                                0.6,
-                                transverse,
-                                false,
-                                30,
-                                420,
-                                160_000,
-                                new Slenderness.Bars(340, 0, 0),
-                                0),
-                        Trace.OFF);
+                .braced(SquareLift.aci(400).loaded(transverse).at(m1, 100e6, lu, p), Trace.OFF);
         assertTrue(m.slender(), "52 is above 40");
         assertEquals(Math.max(1, cm / (1 - p / (0.75 * pc))) * 100e6, m.moment(), 1);
     }

@@ -12,6 +12,7 @@ import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Slenderness;
+import kolonne.core.code.SquareLift;
 import kolonne.core.explain.Trace;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -315,24 +316,11 @@ class AciRulesTest {
     }
 
     private static Slenderness.Lift lift(double m1, double m2, double pu, double length, double sustained) {
-        return new Slenderness.Lift(
-                m1,
-                m2,
-                length,
-                1,
-                120,
-                4e13,
-                400,
-                pu,
-                sustained,
-                0,
-                false,
-                false,
-                30,
-                420,
-                160_000,
-                new Slenderness.Bars(340, 0, 0),
-                0);
+        return SquareLift.aci(400)
+                .radius(120)
+                .stiffness(4e13)
+                .sustained(sustained, 0)
+                .at(m1, m2, length, pu);
     }
 
     /**

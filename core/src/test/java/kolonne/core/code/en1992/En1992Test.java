@@ -13,6 +13,7 @@ import kolonne.core.code.CrackWidth;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.Slenderness;
+import kolonne.core.code.SquareLift;
 import kolonne.core.code.TorsionSection;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.BarLayer;
@@ -299,24 +300,10 @@ class En1992Test {
 
     /** 300 × 300 of C30/37, φef = 1.4 / 2. */
     private static Slenderness.Lift square(double m1, double m2, double length, double pu, Slenderness.Bars bars) {
-        return new Slenderness.Lift(
-                m1,
-                m2,
-                length,
-                1,
-                300 / Math.sqrt(12),
-                33_000 * 6.75e8,
-                300,
-                pu,
-                0,
-                0.7,
-                false,
-                false,
-                30,
-                500,
-                90_000,
-                bars,
-                0);
+        return SquareLift.en(300, bars)
+                .stiffness(33_000 * 6.75e8)
+                .sustained(0, 0.7)
+                .at(m1, m2, length, pu);
     }
 
     /** Hand calculation of 5.8.3.1: A = 1 / (1 + 0.2 × 1.4) = 0.781, B = 1.1, C = 1.7 − 0.5, n = 0.5: λlim = 29.2. */
@@ -397,24 +384,11 @@ class En1992Test {
         Slenderness.Lift l = stiff(6000, 900e3, 2000);
         assertEquals(2.5507 * 32e6, code.slenderness().braced(l, Trace.OFF).moment(), 2e-4 * 80e6);
         // with an imperfection of 6000 / 400 that is magnified with the rest and added where the section is checked
-        Slenderness.Lift aside = new Slenderness.Lift(
-                -20e6,
-                40e6,
-                6000,
-                1,
-                i,
-                33_000 * 6.75e8,
-                300,
-                900e3,
-                0,
-                0.7,
-                false,
-                false,
-                30,
-                500,
-                90_000,
-                new Slenderness.Bars(250, 2000, 2e7),
-                13.5e6);
+        Slenderness.Lift aside = SquareLift.en(300, new Slenderness.Bars(250, 2000, 2e7))
+                .stiffness(33_000 * 6.75e8)
+                .sustained(0, 0.7)
+                .aside(13.5e6)
+                .at(-20e6, 40e6, 6000, 900e3);
         assertEquals(
                 2.5507 * (32e6 + 13.5e6) - 13.5e6,
                 code.slenderness().braced(aside, Trace.OFF).moment(),
@@ -440,24 +414,8 @@ class En1992Test {
         double[] n = {0.4, 0.7, 1.0, 1.4};
         for (int k = 0; k < 4; k++) {
             double pu = n[k] * 1800e3;
-            Slenderness.Lift l = new Slenderness.Lift(
-                    -40e6,
-                    40e6,
-                    9000,
-                    1,
-                    i,
-                    0,
-                    300,
-                    pu,
-                    0,
-                    0,
-                    false,
-                    false,
-                    30,
-                    500,
-                    90_000,
-                    new Slenderness.Bars(250, 2000, 0),
-                    0);
+            Slenderness.Lift l =
+                    SquareLift.en(300, new Slenderness.Bars(250, 2000, 0)).at(-40e6, 40e6, 9000, pu);
             second[k] = (CODE.slenderness().braced(l, Trace.OFF).moment() - 40e6) / pu;
             assertEquals(Math.min(1, (1 + omega - n[k]) / (0.6 + omega)), second[k] / second[0], 1e-9, "n = " + n[k]);
         }
@@ -482,24 +440,11 @@ class En1992Test {
         double limit = 20 / 1.28 * 1.1 * 0.7 / Math.sqrt(0.5);
         for (double beyond : new double[] {0.999, 1.001}) {
             for (boolean sways : new boolean[] {true, false}) {
-                Slenderness.Lift l = new Slenderness.Lift(
-                        -20e6,
-                        40e6,
-                        beyond * limit * i,
-                        1,
-                        i,
-                        0,
-                        300,
-                        900e3,
-                        0,
-                        0.7,
-                        !sways,
-                        sways,
-                        30,
-                        500,
-                        90_000,
-                        new Slenderness.Bars(250, BARS, 0),
-                        0);
+                Slenderness.Lift l = SquareLift.en(300, new Slenderness.Bars(250, BARS, 0))
+                        .sustained(0, 0.7)
+                        .loaded(!sways)
+                        .swaying(sways)
+                        .at(-20e6, 40e6, beyond * limit * i, 900e3);
                 assertEquals(beyond > 1, CODE.slenderness().braced(l, Trace.OFF).slender());
             }
         }

@@ -15,6 +15,7 @@ import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Slenderness;
 import kolonne.core.code.SpanRules.SpanDepth;
 import kolonne.core.code.SpanRules.SpanEnds;
+import kolonne.core.code.SquareLift;
 import kolonne.core.code.Torsion;
 import kolonne.core.code.TorsionSection;
 import kolonne.core.explain.Trace;
@@ -335,112 +336,31 @@ class EnRulesTest {
         near(0.1 * 1e6 / FYD, c.columnMinimumSteel(1e6, 500));
     }
 
+    /** 350 × 350, its radius of gyration rounded to 100. */
+    private static SquareLift square() {
+        return SquareLift.en(350, new Slenderness.Bars(300, 0, 0)).radius(100).sustained(0, 0.5);
+    }
+
     /** 5.8.8 with creep: β = 0.35 + 30/200 − λ/150, Kφ = 1 + β φef; without slenderness none of it; at the moment's own limits. */
     @Test
     void curvature() {
         Slenderness s = CODE.slenderness();
-        double r = 100;
-        Slenderness.Lift l = new Slenderness.Lift(
-                -30e6,
-                60e6,
-                5000,
-                1,
-                r,
-                0,
-                350,
-                800e3,
-                0,
-                0.5,
-                false,
-                false,
-                30,
-                500,
-                122_500,
-                new Slenderness.Bars(300, 0, 0),
-                0);
+        Slenderness.Lift l = square().at(-30e6, 60e6, 5000, 800e3);
         double k = 1 + (0.35 + 0.15 - 50 / 150.0) * 2 * 0.5;
         double e2 = k * FYD / 200_000 / (0.45 * 300) * 25e6 / 10;
         near(0.6 * 60e6 + 0.4 * 30e6 + 800e3 * e2, s.braced(l, Trace.OFF).moment());
-        Slenderness.Lift between = new Slenderness.Lift(
-                -30e6,
-                60e6,
-                5000,
-                1,
-                r,
-                0,
-                350,
-                800e3,
-                0,
-                0.5,
-                true,
-                false,
-                30,
-                500,
-                122_500,
-                new Slenderness.Bars(300, 0, 0),
-                0);
+        Slenderness.Lift between = square().loaded(true).at(-30e6, 60e6, 5000, 800e3);
         near(60e6 + 800e3 * e2, s.braced(between, Trace.OFF).moment());
         near((60e6 + 800e3 * e2) / 60e6, s.braced(between, Trace.OFF).factor());
-        Slenderness.Lift pulled = new Slenderness.Lift(
-                -30e6,
-                60e6,
-                5000,
-                1,
-                r,
-                0,
-                350,
-                -1,
-                0,
-                0.5,
-                true,
-                false,
-                30,
-                500,
-                122_500,
-                new Slenderness.Bars(300, 0, 0),
-                0);
+        Slenderness.Lift pulled = square().loaded(true).at(-30e6, 60e6, 5000, -1);
         assertFalse(s.braced(pulled, Trace.OFF).slender());
         // λ = 120: β below zero, Kφ = 1
-        Slenderness.Lift slim = new Slenderness.Lift(
-                -60e6,
-                60e6,
-                12_000,
-                1,
-                r,
-                0,
-                350,
-                800e3,
-                0,
-                0.5,
-                false,
-                false,
-                30,
-                500,
-                122_500,
-                new Slenderness.Bars(300, 0, 0),
-                0);
+        Slenderness.Lift slim = square().at(-60e6, 60e6, 12_000, 800e3);
         near(
                 60e6 + 800e3 * FYD / 200_000 / (0.45 * 300) * 144e6 / 10,
                 s.braced(slim, Trace.OFF).moment());
         // (5.32) in double curvature: 0.6 · 60 − 0.4 · 60 is less than 0.4 · 60
-        Slenderness.Lift turned = new Slenderness.Lift(
-                60e6,
-                60e6,
-                12_000,
-                1,
-                r,
-                0,
-                350,
-                800e3,
-                0,
-                0.5,
-                false,
-                false,
-                30,
-                500,
-                122_500,
-                new Slenderness.Bars(300, 0, 0),
-                0);
+        Slenderness.Lift turned = square().at(60e6, 60e6, 12_000, 800e3);
         near(
                 24e6 + 800e3 * FYD / 200_000 / (0.45 * 300) * 144e6 / 10,
                 s.braced(turned, Trace.OFF).moment());

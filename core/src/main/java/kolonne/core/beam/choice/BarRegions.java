@@ -2,6 +2,7 @@ package kolonne.core.beam.choice;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.line.BeamLine;
@@ -63,34 +64,46 @@ final class BarRegions {
 
     private BarRegion region(
             BeamCage.Face face, int number, double[] demand, double from, double to, int firstSpan, int lastSpan) {
-        double moment = 0;
-        int span = firstSpan;
-        for (int i = 0; i < demand.length; i++) {
-            BeamLine.Station s = line.stations().get(i);
-            if (s.x() >= from - 1e-6
-                    && s.x() <= to + 1e-6
-                    && s.span() >= firstSpan
-                    && s.span() <= lastSpan
-                    && demand[i] > Math.max(moment, line.spans().get(s.span()).negligibleMoment())) {
-                moment = demand[i];
-                span = s.span();
-            }
-        }
         BeamLine.Span a = line.spans().get(firstSpan);
         BeamLine.Span b = line.spans().get(lastSpan);
-        BeamLine.Span weakest = a.shape().depth() < b.shape().depth()
-                ? a
-                : b.shape().depth() < a.shape().depth() ? b : line.spans().get(span);
         double factor = face == BeamCage.Face.BOTTOM ? boost.spans[number] : boost.supports[number];
         return new BarRegion(
                 face,
                 number,
-                moment * factor,
-                weakest,
+                sides(demand, from, to, List.of(a, b), factor),
                 List.of(a, b),
                 to - from,
                 anchor(face, number),
                 face == BeamCage.Face.BOTTOM ? ends(number) : List.of());
+    }
+
+    /** The moments that bars of a region bear: those of each of its spans, or the larger of both where their sections are alike. */
+    private List<BarRegion.Side> sides(
+            double[] demand, double from, double to, List<BeamLine.Span> spans, double factor) {
+        BeamLine.Span a = spans.get(0);
+        BeamLine.Span b = spans.get(1);
+        double before = moment(demand, from, to, a) * factor;
+        double after = moment(demand, from, to, b) * factor;
+        boolean alike = a.shape().equals(b.shape())
+                && a.material().equals(b.material())
+                && line.cantilever(a.number()) == line.cantilever(b.number());
+        if (alike) {
+            return List.of(after > before ? new BarRegion.Side(b, after) : new BarRegion.Side(a, before));
+        }
+        return Stream.of(new BarRegion.Side(a, before), new BarRegion.Side(b, after))
+                .filter(q -> q.moment() > 0 || Math.max(before, after) <= 0)
+                .toList();
+    }
+
+    /** The largest of a span from one place to another; 0 where none is more than negligible. */
+    private double moment(double[] demand, double from, double to, BeamLine.Span span) {
+        double most = 0;
+        for (int i = 0; i < demand.length; i++) {
+            BeamLine.Station s = line.stations().get(i);
+            boolean within = s.span() == span.number() && s.x() >= from - 1e-6 && s.x() <= to + 1e-6;
+            most = within && demand[i] > span.negligibleMoment() ? Math.max(most, demand[i]) : most;
+        }
+        return most;
     }
 
     /** The ends of the line that a span's bottom bars are anchored in. */

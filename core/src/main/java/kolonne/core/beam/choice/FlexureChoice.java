@@ -475,14 +475,10 @@ final class FlexureChoice {
     private static double lacks(Choice[] choices, List<BarRegion> regions) {
         double out = 0;
         for (int i = 0; i < choices.length; i++) {
-            double ratio = Math.floor(500 * strengthRatio(choices[i], regions.get(i)) + 1e-9) / 500;
+            double ratio = Math.floor(500 * Math.min(1, choices[i].borne()) + 1e-9) / 500;
             out += choices[i].satisfies() ? 0 : 1e12 + 1e9 * (1 - ratio);
         }
         return out;
-    }
-
-    private static double strengthRatio(Choice c, BarRegion r) {
-        return r.moment() > 0 ? Math.min(1, c.strength() / r.moment()) : 1;
     }
 
     /** Two at least, and as many as crack control asks for across the narrowest and widest webs of the line. */

@@ -114,9 +114,7 @@ final class RegionChoice {
 
     /** Whether rows of many bars leave the vibrator less room than is wanted. */
     private boolean crowded(List<BarFit.Layer> layers, BarRegion r) {
-        double bw =
-                r.spans().stream().mapToDouble(q -> q.shape().webWidth()).min().orElseThrow();
-        double width = BarFit.clearWidth(bw, basis, stirrup);
+        double width = BarFit.clearWidth(r.web(), basis, stirrup);
         int[] bars = new int[layers.get(layers.size() - 1).number() + 1];
         double[] diameters = new double[bars.length];
         for (BarFit.Layer l : layers) {
@@ -153,14 +151,13 @@ final class RegionChoice {
     /** The least bars that serve: singly, then with compression bars, then in pairs. */
     private Choice cheapest(BarRegion r, int through, Bar bar) {
         Choice best = null;
-        double leverBound = 0.9 * basis.fy() * (r.span().shape().depth() - basis.beamCover());
         for (Bar extra : addedSizes) {
             for (int added = 0; added <= MOST_ADDED; added++) {
                 double area = through * bar.area() + added * extra.area();
                 if (best != null && bars(added, extra, r) >= cost(best, r)) {
                     break;
                 }
-                if (area * leverBound < r.moment()) {
+                if (!r.bear(q -> 0.9 * basis.fy() * area * (q.shape().depth() - basis.beamCover()))) {
                     continue; // even with the whole depth as lever these bars are too few
                 }
                 Choice c = choice(r, through, bar, added, extra, 0, bar);
@@ -183,9 +180,9 @@ final class RegionChoice {
         return best != null ? best : strongest(r, through, bar);
     }
 
-    /** No section of a region is stronger than this: all bars yield, with the whole depth as lever. @param other area on the other face [mm2] @return φMn [Nmm] */
-    private double strengthBound(BarRegion r, double area, double other) {
-        double lever = r.span().shape().depth() - basis.beamCover();
+    /** No section is stronger than this: all bars yield, with the whole depth as lever. @param other area on the other face [mm2] @return φMn [Nmm] */
+    private double strengthBound(BeamLine.Span span, double area, double other) {
+        double lever = span.shape().depth() - basis.beamCover();
         double otherLever = 2 * (basis.beamCover() + stirrup.diameter() + smallest.diameter());
         return 0.9 * basis.fy() * (area * lever + other * otherLever);
     }
@@ -197,11 +194,11 @@ final class RegionChoice {
         for (Bar extra : addedSizes) {
             for (int added = MOST_ADDED; added >= 0; added--) {
                 double area = through * bar.area() + added * extra.area();
-                if (best != null && strengthBound(r, area, other) < best.strength()) {
+                if (best != null && r.part(q -> strengthBound(q, area, other)) < best.borne()) {
                     break;
                 }
                 Choice c = choice(r, through, bar, added, extra, 0, bar);
-                if (c != null && (best == null || c.strength() > best.strength())) {
+                if (c != null && (best == null || c.borne() > best.borne())) {
                     best = c;
                 }
             }
@@ -239,7 +236,8 @@ final class RegionChoice {
                             break;
                         }
                         double tension = through * bar.area() + added * extra.area();
-                        if (strengthBound(r, tension, presentInCompression(r) + n * compression.area()) < r.moment()) {
+                        double other = presentInCompression(r) + n * compression.area();
+                        if (!r.bear(q -> strengthBound(q, tension, other))) {
                             continue;
                         }
                         Choice c = choice(r, through, bar, added, extra, n, compression);
@@ -275,7 +273,7 @@ final class RegionChoice {
                     largest,
                     Math.max(most.throughBar().diameter(), most.addedBar().diameter()));
         }
-        double width = BarFit.clearWidth(r.span().shape().webWidth(), basis, stirrup);
+        double width = BarFit.clearWidth(r.web(), basis, stirrup);
         return BarFit.gap(width, count, diameters) >= code.detailing().beamClearSpacing(largest, basis.aggregate());
     }
 
@@ -317,41 +315,32 @@ final class RegionChoice {
 
     /** @return null where the bars do not fit */
     private Choice made(BarRegion r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
-        double bw =
-                r.spans().stream().mapToDouble(q -> q.shape().webWidth()).min().orElseThrow();
-        List<BarFit.Layer> layers = placed(r, bw, through, bar, added, extra);
+        List<BarFit.Layer> layers = placed(r, r.web(), through, bar, added, extra);
         if (layers == null) {
             return null;
         }
-        FlexuralStrength s = strengths.of(r.span(), r.face(), anchored(r, layers, compression, compressionBar));
-        double limit = code.beamTensionStrain(
-                basis.fy() / Steel.ES, r.span().material().fc(), Trace.OFF);
         double area =
                 layers.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
         double offset = layers.stream()
                         .mapToDouble(l -> l.count() * l.bar().area() * l.offset())
                         .sum()
                 / area;
-        double least = r.spans().stream()
-                .mapToDouble(q -> code.beamMinimumSteel(
-                        q.material().fc(),
-                        basis.fy(),
-                        FlexureCheck.minimumWidth(code, line, q, r.face() == BeamCage.Face.BOTTOM),
-                        q.shape().depth() - offset,
-                        Trace.OFF))
-                .max()
-                .orElseThrow();
-        boolean enough = s.phiMn() >= r.moment() && (r.moment() <= 0 || s.epsT() >= limit);
-        boolean minimum = r.moment() <= 0 || area >= least || s.phiMn() >= code.minimumSteelExcess() * r.moment();
+        boolean serves = true;
+        double borne = Double.POSITIVE_INFINITY;
+        for (BarRegion.Side q : r.sides()) {
+            FlexuralStrength s =
+                    strengths.of(q.span(), r.face(), anchored(r, q.span(), layers, compression, compressionBar));
+            double limit = code.beamTensionStrain(
+                    basis.fy() / Steel.ES, q.span().material().fc(), Trace.OFF);
+            double usable = s.epsT() >= limit ? s.phiMn() : s.phiMn() * s.epsT() / limit;
+            serves = serves
+                    && (q.moment() <= 0
+                            || s.phiMn() >= q.moment() && s.epsT() >= limit && enough(r, q, area, offset, s.phiMn()));
+            borne = Math.min(borne, usable / Math.max(1, q.moment()));
+        }
         boolean most = ductile.isEmpty()
                 || r.spans().stream()
                         .allMatch(q -> area <= ductile.get().most(q, q.shape().depth() - offset));
-        boolean held = r.ends().stream()
-                .allMatch(e -> strengths
-                                .of(r.span(), r.face(), hooked(r, layers, e.run()))
-                                .phiMn()
-                        >= e.moment());
-        double usable = s.epsT() >= limit ? s.phiMn() : s.phiMn() * s.epsT() / limit;
         return new Choice(
                 through,
                 bar,
@@ -360,13 +349,36 @@ final class RegionChoice {
                 layers,
                 compression,
                 compressionBar,
-                usable,
-                enough && minimum && most && held);
+                borne,
+                serves && most && held(r, layers));
+    }
+
+    /** Whether bars are the least that the code wants, or stronger than the moment by as much as it asks for then. */
+    private boolean enough(BarRegion r, BarRegion.Side side, double area, double offset, double strength) {
+        BeamLine.Span q = side.span();
+        double least = code.beamMinimumSteel(
+                q.material().fc(),
+                basis.fy(),
+                FlexureCheck.minimumWidth(code, line, q, r.face() == BeamCage.Face.BOTTOM),
+                q.shape().depth() - offset,
+                Trace.OFF);
+        return area >= least || strength >= code.minimumSteelExcess() * side.moment();
+    }
+
+    /** Whether bottom bars stand the moments at the ends of the line with the hooks that they find room for there. */
+    private boolean held(BarRegion r, List<BarFit.Layer> layers) {
+        BeamLine.Span span = r.spans().get(0);
+        return r.ends().stream()
+                .allMatch(e -> strengths
+                                .of(span, r.face(), hooked(span, layers, e.run()))
+                                .phiMn()
+                        >= e.moment());
     }
 
     /** The layers with the areas that hooks of the given run develop, and the compression bars there surely are. */
-    private List<BarLayer> anchored(BarRegion r, List<BarFit.Layer> layers, int compression, Bar compressionBar) {
-        List<BarLayer> out = hooked(r, layers, r.anchor());
+    private List<BarLayer> anchored(
+            BarRegion r, BeamLine.Span span, List<BarFit.Layer> layers, int compression, Bar compressionBar) {
+        List<BarLayer> out = hooked(span, layers, r.anchor());
         double start = basis.beamCover() + stirrup.diameter();
         out.add(new BarLayer(
                 start + compressionBar.diameter() / 2, presentInCompression(r) + compression * compressionBar.area()));
@@ -374,8 +386,8 @@ final class RegionChoice {
     }
 
     /** The layers with the areas that hooks of a run develop; all of them where bars run on. */
-    private List<BarLayer> hooked(BarRegion r, List<BarFit.Layer> layers, double run) {
-        double h = r.span().shape().depth();
+    private List<BarLayer> hooked(BeamLine.Span span, List<BarFit.Layer> layers, double run) {
+        double h = span.shape().depth();
         List<BarLayer> out = new ArrayList<>();
         for (BarFit.Layer l : layers) {
             double share = Double.isInfinite(run)
@@ -385,8 +397,7 @@ final class RegionChoice {
                             ANCHOR_MARGIN
                                     * run
                                     / code.detailing()
-                                            .hookLength(
-                                                    l.bar(), r.span().material().fc(), basis.fy(), Trace.OFF));
+                                            .hookLength(l.bar(), span.material().fc(), basis.fy(), Trace.OFF));
             out.add(new BarLayer(h - l.offset(), share * l.count() * l.bar().area()));
         }
         return out;

@@ -123,14 +123,26 @@ public final class EvenLengths {
                 }
             }
             BeamDesign whole = odd.isEmpty() ? now : longer(now, odd);
-            if (whole == null) {
-                whole = now;
-                for (int i : odd.size() > 1 ? odd : List.<Integer>of()) {
-                    BeamDesign d = longer(whole, List.of(i));
-                    whole = d == null ? whole : d;
+            now = whole == null ? eachThatCan(now, odd) : whole;
+        }
+        return now;
+    }
+
+    /** Bar by bar on the module; again while some came to be, since one that ends elsewhere may make room for another. */
+    private BeamDesign eachThatCan(BeamDesign of, List<Integer> odd) {
+        BeamDesign now = of;
+        List<Integer> left = new ArrayList<>(odd.size() > 1 ? odd : List.of());
+        boolean more = !left.isEmpty();
+        while (more) {
+            int before = left.size();
+            for (int i : List.copyOf(left)) {
+                BeamDesign d = longer(now, List.of(i));
+                if (d != null) {
+                    now = d;
+                    left.remove((Integer) i);
                 }
             }
-            now = whole;
+            more = left.size() < before && !left.isEmpty();
         }
         return now;
     }

@@ -70,10 +70,8 @@ public final class BeamCheck {
     /**
      * A look before all checks, at what speaks against bars of other lengths most of all: false where a bar ends in a zone of tension where it may not, so
      * that the cage cannot satisfy.
-     *
-     * @param known a design of the line with another cage, whose demands are those of this one
      */
-    public static boolean endsMayLie(BeamLine line, BeamCage cage, BeamContext context, BeamDesign known) {
+    public static boolean endsMayLie(BeamLine line, BeamCage cage, BeamContext context) {
         BeamContext own = context.of(line);
         if (own.basis().redistribution() > 0) {
             return true; // which moments there are depends on the cage
@@ -81,7 +79,7 @@ public final class BeamCheck {
         BarsAt bars = new BarsAt(line, cage, own.basis());
         return new CutOffCheck(
                         line, cage, own, bars, Places.governing(line, own), (x, span) -> bars.shear(x, span, Trace.OFF))
-                .mayEnd(known.profile());
+                .mayEnd();
     }
 
     private static BeamDesign checked(BeamLine line, BeamCage cage, BeamContext own) {

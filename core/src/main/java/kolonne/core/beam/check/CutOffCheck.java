@@ -51,29 +51,17 @@ final class CutOffCheck {
             intoSupport(span, true, profile);
             intoSupport(span, false, profile);
         }
-        CutOffs cutOffs = cutOffs(profile);
-        double[] shear = shears(profile);
+        CutOffs cutOffs = new CutOffs(line, cage, context);
         for (CutOffs.End e : cutOffs.ends()) {
             extension(cutOffs, e);
-            tensionZone(cutOffs, e, shear);
+            tensionZone(cutOffs, e);
         }
     }
 
     /** Whether no bar ends in a zone of tension where it may not. */
-    boolean mayEnd(List<BeamDesign.Point> profile) {
-        CutOffs cutOffs = cutOffs(profile);
-        double[] shear = shears(profile);
-        return cutOffs.ends().stream().allMatch(e -> CheckResult.met(cutOffs.tensionUse(e, shear, strength)));
-    }
-
-    private CutOffs cutOffs(List<BeamDesign.Point> profile) {
-        double[] hogging = profile.stream().mapToDouble(p -> -p.mNeg()).toArray();
-        double[] sagging = profile.stream().mapToDouble(BeamDesign.Point::mPos).toArray();
-        return new CutOffs(line, cage, context, hogging, sagging);
-    }
-
-    private static double[] shears(List<BeamDesign.Point> profile) {
-        return profile.stream().mapToDouble(p -> Math.max(p.vMax(), -p.vMin())).toArray();
+    boolean mayEnd() {
+        CutOffs cutOffs = new CutOffs(line, cage, context);
+        return cutOffs.ends().stream().allMatch(e -> CheckResult.met(cutOffs.tensionUse(e, strength)));
     }
 
     /** A bar in each of a stirrup's corners, all along. */
@@ -208,9 +196,9 @@ final class CutOffCheck {
         }
     }
 
-    private void tensionZone(CutOffs cutOffs, CutOffs.End e, double[] shear) {
-        double use = cutOffs.tensionUse(e, shear, strength);
-        double v = cutOffs.shearAt(e, shear);
+    private void tensionZone(CutOffs cutOffs, CutOffs.End e) {
+        double use = cutOffs.tensionUse(e, strength);
+        double v = cutOffs.shearAt(e);
         if (use > 0) {
             governing.offer(
                     CheckKind.CUT_OFF_TENSION,

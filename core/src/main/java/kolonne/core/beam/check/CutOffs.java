@@ -2,6 +2,7 @@ package kolonne.core.beam.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.DoubleUnaryOperator;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.line.BeamLine;
@@ -20,8 +21,6 @@ public final class CutOffs {
     private final BeamCage cage;
     private final BeamContext context;
     private final DesignCode code;
-    private final double[] hogging;
-    private final double[] sagging;
     private final Envelope envelope;
 
     /**
@@ -31,14 +30,11 @@ public final class CutOffs {
      */
     public record End(int group, boolean right, double x, BeamLine.Span span) {}
 
-    /** @param hogging and {@code sagging} largest moments of the stations by size [Nmm] */
-    public CutOffs(BeamLine line, BeamCage cage, BeamContext context, double[] hogging, double[] sagging) {
+    public CutOffs(BeamLine line, BeamCage cage, BeamContext context) {
         this.line = line;
         this.cage = cage;
         this.context = context;
         this.code = context.basis().designCode();
-        this.hogging = hogging;
-        this.sagging = sagging;
         this.envelope = new Envelope(line, context.demands());
     }
 
@@ -112,27 +108,30 @@ public final class CutOffs {
         return worst;
     }
 
-    /** Moment demanded of the face where the bar ends, by size; the larger of the stations around it [Nmm]. */
-    double demandAt(End e) {
-        BeamCage.Group g = cage.groups().get(e.group());
-        double[] demand = g.face() == BeamCage.Face.TOP ? hogging : sagging;
+    /** Moment demanded of the face where the bar ends, by size; 0 where it is negligible or a support is below [Nmm]. */
+    private double demandAt(End e) {
         if (e.x() < e.span().faceFrom() || e.x() > e.span().faceTo()) {
-            return 0; // it ends over a support
+            return 0;
         }
-        double before = 0;
-        double after = 0;
-        for (int i = 0; i < demand.length; i++) {
-            BeamLine.Station s = line.stations().get(i);
-            if (s.span() == e.span().number() && s.x() <= e.x() + 1e-6) {
-                before = demand[i];
-            }
-            if (s.span() == e.span().number() && s.x() >= e.x() - 1e-6) {
-                after = demand[i];
-                break;
-            }
-        }
-        double most = Math.max(before, after);
+        boolean sagging = cage.groups().get(e.group()).face() == BeamCage.Face.BOTTOM;
+        double most = around(e, x -> envelope.at(x, e.span(), sagging));
         return most <= e.span().negligibleMoment() ? 0 : most;
+    }
+
+    /** The largest shear where the bar ends [N]. */
+    double shearAt(End e) {
+        return around(e, x -> envelope.shear(x, e.span()));
+    }
+
+    /** The largest demand at an end; of a line that stands for others, around where it may lie in those. */
+    private double around(End e, DoubleUnaryOperator demand) {
+        double spread = context.demands().spread();
+        return spread <= 0
+                ? demand.applyAsDouble(e.x())
+                : envelope.places(e.x() - spread, e.x() + spread, e.span()).stream()
+                        .mapToDouble(demand::applyAsDouble)
+                        .max()
+                        .orElse(0);
     }
 
     /** Strength of the bars that run on past the end [Nmm]. */
@@ -147,10 +146,9 @@ public final class CutOffs {
     /**
      * How far the end is from what the code allows in a zone of tension; 0 where nothing is asked.
      *
-     * @param shear  largest shear of the stations by size [N]
      * @param strength of the beam in shear at a place
      */
-    public double tensionUse(End e, double[] shear, BeamShearCheck.Strength strength) {
+    public double tensionUse(End e, BeamShearCheck.Strength strength) {
         double demand = demandAt(e);
         if (demand <= 0) {
             return 0;
@@ -158,33 +156,11 @@ public final class CutOffs {
         double continuing = continuing(e);
         return code.detailing()
                 .cutOffUse(
-                        shearAt(e, shear),
+                        shearAt(e),
                         strength.at(e.x(), e.span()).total(),
                         demand,
                         continuing,
                         cage.groups().get(e.group()).bar().diameter());
-    }
-
-    /** The largest of the shears at the stations around the end; of a line that stands for others, around where it may lie in those [N]. */
-    double shearAt(End e, double[] shear) {
-        double spread = context.demands().spread();
-        double most = 0;
-        double before = 0;
-        for (int i = 0; i < shear.length; i++) {
-            BeamLine.Station s = line.stations().get(i);
-            if (s.span() != e.span().number()) {
-                continue;
-            }
-            if (s.x() <= e.x() - spread + 1e-6) {
-                before = shear[i];
-            } else {
-                most = Math.max(most, shear[i]);
-            }
-            if (s.x() >= e.x() + spread - 1e-6) {
-                return Math.max(before, Math.max(most, shear[i]));
-            }
-        }
-        return Math.max(before, most);
     }
 
     private BarsAt without(int group) {

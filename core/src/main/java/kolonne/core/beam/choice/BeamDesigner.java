@@ -63,7 +63,6 @@ public final class BeamDesigner {
     private final double[] torques;
     private final BarFit.Memo placed;
     private final FaceStrengths strengths;
-    private final CutOffChoice.Extremes extremes;
     private final List<BeamShearCheck.Demand> shears;
 
     private BeamDesigner(BeamLine line, BeamContext context, boolean yielding) {
@@ -75,7 +74,6 @@ public final class BeamDesigner {
         this.hand = new HandOverlay(line, basis, context.own());
         this.placed = new BarFit.Memo(basis);
         this.strengths = new FaceStrengths(basis);
-        this.extremes = CutOffChoice.Extremes.of(line, context);
         this.torques = BeamTorsion.torques(line, context.demands());
         this.shears = BeamShearCheck.demands(line, context, torques);
     }
@@ -293,7 +291,7 @@ public final class BeamDesigner {
             this.bars = bars;
             this.chosen = chosen;
             this.stirrup = stirrup;
-            ends = new CutOffChoice(line, context, extremes, cut.any());
+            ends = new CutOffChoice(line, context, cut.any());
             groups = hand.groups(bars == null ? List.of() : bars.laid(chosen, cut), stirrup);
             zones = hand.zones(BeamDesigner.this.zones(groups));
         }

@@ -2,7 +2,6 @@ package kolonne.core.beam.choice;
 
 import java.util.ArrayList;
 import java.util.List;
-import kolonne.core.analysis.Analysis;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.check.BeamContext;
@@ -14,44 +13,25 @@ import kolonne.core.explain.Trace;
 /** Lets bars that end in a zone of tension run on to a place where the code allows them to end. */
 final class CutOffChoice {
     private static final int ROUNDS = 3;
-    /** In which bars are made longer [mm], and how often. */
+    /** In which bars are made longer [mm], how often, and thereafter. */
     private static final double STEP = 50;
 
     private static final int STEPS = 12;
+    private static final double WIDE_STEP = 100;
     /** From the face of a support to the end of a bar that ends early [mm]. */
     private static final double LEAST_EARLY = 300;
 
     private final BeamLine line;
     private final BeamContext context;
     private final boolean early;
-    private final Extremes most;
     /** Ends for which no place was found in the last round. */
     private final List<CutOffs.End> stuck = new ArrayList<>();
 
     /** @param early whether bottom bars end early to save steel */
-    CutOffChoice(BeamLine line, BeamContext context, Extremes most, boolean early) {
+    CutOffChoice(BeamLine line, BeamContext context, boolean early) {
         this.early = early;
         this.line = line;
         this.context = context;
-        this.most = most;
-    }
-
-    /** The largest moments and shears of any combination at the stations [Nmm, N], none negative. */
-    record Extremes(double[] hogging, double[] sagging, double[] shear) {
-        static Extremes of(BeamLine line, BeamContext context) {
-            int n = line.stations().size();
-            Extremes e = new Extremes(new double[n], new double[n], new double[n]);
-            for (int i = 0; i < n; i++) {
-                BeamLine.Station s = line.stations().get(i);
-                for (int c = 0; c < context.combinations(); c++) {
-                    double m = context.at(s, c, Analysis.MY);
-                    e.hogging[i] = Math.max(e.hogging[i], -m);
-                    e.sagging[i] = Math.max(e.sagging[i], m);
-                    e.shear[i] = Math.max(e.shear[i], Math.abs(context.at(s, c, Analysis.VZ)));
-                }
-            }
-            return e;
-        }
     }
 
     /** The cage with its cut-offs moved; hand-set bars stay. A bar that moves changes the depth at other ends, hence the rounds. */
@@ -107,41 +87,28 @@ final class CutOffChoice {
     }
 
     private CutOffs of(BeamCage cage) {
-        return new CutOffs(line, cage, context, most.hogging(), most.sagging());
+        return new CutOffs(line, cage, context);
     }
 
-    /** The nearest place beyond the end where it may stand, in steps and then from station to station; the end stays where there is none. */
+    /** The nearest place beyond the end where it may stand, in steps and then in wider ones; the end stays where there is none. */
     private BeamCage moved(BeamCage cage, CutOffs.End end) {
         if (allowed(cage, end)) {
             return cage;
         }
-        for (int k = 1; k <= STEPS; k++) {
-            double x = end.x() + (end.right() ? k : -k) * STEP;
-            boolean within =
-                    end.right() ? x < end.span().faceTo() : x > end.span().faceFrom();
-            CutOffs.End e = new CutOffs.End(end.group(), end.right(), x, end.span());
-            if (within && allowed(with(cage, end, x), e)) {
+        for (double by = STEP; ; by += by < STEPS * STEP ? STEP : WIDE_STEP) {
+            double x = end.x() + (end.right() ? by : -by);
+            // a bar that ends early to save steel runs on into the support if it cannot end well before it
+            double before = by > STEPS * STEP && endsEarly(cage.groups().get(end.group())) ? LEAST_EARLY : 0;
+            if (end.right()
+                    ? x >= end.span().faceTo() - before
+                    : x <= end.span().faceFrom() + before) {
+                stuck.add(end);
+                return cage;
+            }
+            if (allowed(with(cage, end, x), new CutOffs.End(end.group(), end.right(), x, end.span()))) {
                 return with(cage, end, x);
             }
         }
-        int n = line.stations().size();
-        // a bar that ends early to save steel runs on into the support if it cannot end well before it
-        double before = endsEarly(cage.groups().get(end.group())) ? LEAST_EARLY : 0;
-        for (int k = 0; k < n; k++) {
-            BeamLine.Station s = line.stations().get(end.right() ? k : n - 1 - k);
-            boolean beyond = s.span() == end.span().number()
-                    && (end.right() ? s.x() > end.x() + 1 : s.x() < end.x() - 1)
-                    && Math.min(s.x() - end.span().faceFrom(), end.span().faceTo() - s.x()) >= before;
-            if (beyond) {
-                BeamCage longer = with(cage, end, s.x());
-                CutOffs.End e = new CutOffs.End(end.group(), end.right(), s.x(), end.span());
-                if (allowed(longer, e)) {
-                    return longer;
-                }
-            }
-        }
-        stuck.add(end);
-        return cage;
     }
 
     /** Whether a bar is let end early to save steel. */
@@ -157,7 +124,7 @@ final class CutOffChoice {
     private boolean allowed(BeamCage cage, CutOffs.End e) {
         BarsAt bars = new BarsAt(line, cage, context.basis());
         CutOffs cutOffs = of(cage);
-        return cutOffs.tensionUse(e, most.shear(), (x, span) -> bars.shear(x, span, Trace.OFF)) <= 1
+        return cutOffs.tensionUse(e, (x, span) -> bars.shear(x, span, Trace.OFF)) <= 1
                 && cutOffs.extension(e).use() <= 1
                 && cutOffs.development(e).use() <= 1;
     }

@@ -83,7 +83,7 @@ public final class EvenLengths {
 
     /** With another cage than that of a design; null where it is the same, or something speaks against it. */
     private BeamDesign satisfying(BeamCage other, BeamDesign known) {
-        if (other == known.cage() || !BeamCheck.endsMayLie(line, other, context, known)) {
+        if (other == known.cage() || !BeamCheck.endsMayLie(line, other, context)) {
             return null;
         }
         BeamDesign d = BeamCheck.run(line, other, context);

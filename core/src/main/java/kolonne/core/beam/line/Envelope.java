@@ -4,11 +4,14 @@ import java.util.List;
 import kolonne.core.analysis.Analysis;
 
 /**
- * Largest moments of the combinations at any place of a span. Between two stations the moment of a combination is the cubic that has its
+ * Largest moments and shears of the combinations at any place of a span. Between two stations the moment of a combination is the cubic that has its
  * moments and its shears (V = dM/dx) at both: exact for loads that vary linearly between them, and every load that jumps has stations on either
  * side. Where demands are typed, whose shears belong to no moments, it is straight.
  */
 public final class Envelope {
+    /** Stations on either side of a place where a load stands are nearer to it [mm]. */
+    private static final double SAME_PLACE = 1;
+
     private final BeamLine line;
     private final LineDemands demands;
     /** By span: numbers of its first and last station. */
@@ -40,6 +43,54 @@ public final class Envelope {
             most = Math.max(most, sagging ? m : -m);
         }
         return most;
+    }
+
+    /**
+     * Largest shear by size at a place of a span, where it jumps on the larger side [N]: of the straight line between the shears of two stations and the
+     * slope of the moment the larger, which are the same under uniform load.
+     */
+    public double shear(double x, BeamLine.Span span) {
+        List<BeamLine.Station> st = line.stations();
+        int first = range[span.number()][0];
+        int last = range[span.number()][1];
+        double at = -1;
+        int before = first;
+        for (int i = first; i <= last; i++) {
+            if (Math.abs(st.get(i).x() - x) <= SAME_PLACE) {
+                at = Math.max(at, shear(st.get(i)));
+            }
+            before = st.get(i).x() < x ? i : before;
+        }
+        if (at >= 0 || before == last || x < st.get(first).x()) {
+            return Math.max(at, shear(st.get(before)));
+        }
+        double most = 0;
+        for (int c = 0; c < demands.count(); c++) {
+            most = Math.max(most, shearBetween(st.get(before), st.get(before + 1), c, x));
+        }
+        return most;
+    }
+
+    private double shear(BeamLine.Station s) {
+        double most = 0;
+        for (int c = 0; c < demands.count(); c++) {
+            most = Math.max(most, Math.abs(demands.at(s, c, Analysis.VZ)));
+        }
+        return most;
+    }
+
+    private double shearBetween(BeamLine.Station a, BeamLine.Station b, int c, double x) {
+        double h = b.x() - a.x();
+        double t = (x - a.x()) / h;
+        double va = demands.at(a, c, Analysis.VZ);
+        double vb = demands.at(b, c, Analysis.VZ);
+        double straight = Math.abs(va + t * (vb - va));
+        if (demands.typed()) {
+            return straight;
+        }
+        double slope = (demands.at(b, c, Analysis.MY) - demands.at(a, c, Analysis.MY)) / h;
+        double curved = slope + (va - slope) * (1 - t) * (1 - 3 * t) + (vb - slope) * t * (3 * t - 2);
+        return Math.max(straight, Math.abs(curved));
     }
 
     private double between(BeamLine.Station a, BeamLine.Station b, int c, double x) {

@@ -99,20 +99,20 @@ final class BeamReading {
         return Math.max(0, Math.min(1, Math.min(left, right)));
     }
 
-    private Fibres.Bent strength(double x, Sheet.Span s, boolean sagging, Sheet.Bars without) {
-        return Fibres.beam(s, sagging, levels(x, s, sagging, without, false), m, m.steel());
+    private Fibres.Bent strength(double x, Sheet.Span s, boolean sagging) {
+        return Fibres.beam(s, sagging, levels(x, s, sagging, List.of(), false), m, m.steel());
     }
 
     /** Nominal moment with bars that yield at a multiple of their strength [Nmm]. @param whole whether bars count with no regard to where they end */
     double nominal(double x, Sheet.Span s, boolean sagging, boolean whole, double factor) {
-        Fibres.Bent r = Fibres.beam(s, sagging, levels(x, s, sagging, null, whole), m, factor * b.fy());
+        Fibres.Bent r = Fibres.beam(s, sagging, levels(x, s, sagging, List.of(), whole), m, factor * b.fy());
         return r.moment() / m.phi(Math.max(0, r.strain()));
     }
 
-    private List<Fibres.Level> levels(double x, Sheet.Span s, boolean sagging, Sheet.Bars without, boolean whole) {
+    private List<Fibres.Level> levels(double x, Sheet.Span s, boolean sagging, List<Sheet.Bars> without, boolean whole) {
         List<Fibres.Level> levels = new ArrayList<>();
         for (Sheet.Bars g : l.bars()) {
-            if (g != without && g.at(x)) {
+            if (!without.contains(g) && g.at(x)) {
                 double area = g.count() * g.area() * (whole ? 1 : developed(g, x, s));
                 levels.add(new Fibres.Level(sagging == g.top() ? g.offset() : s.h() - g.offset(), area));
             }
@@ -166,7 +166,7 @@ final class BeamReading {
             if (moment <= rounding(s)) {
                 continue;
             }
-            Fibres.Bent has = strength(x, s, sagging, null);
+            Fibres.Bent has = strength(x, s, sagging);
             out.add("flexure", moment / has.moment(), where + (sagging ? " bottom" : " top"));
             if (has.strain() < m.leastStrain(s.fc())) {
                 out.add("ductility", m.leastStrain(s.fc()) / Math.max(1e-9, has.strain()), where);
@@ -205,7 +205,7 @@ final class BeamReading {
         return most;
     }
 
-    /** Bars run on by d or 12 db past where they are no longer needed (9.7.3.3): there the others carry the moment. */
+    /** Bars run on by d or 12 db past where they are no longer needed (9.7.3.3): there those that run on further carry the moment, without any that stop with them or before. */
     private void extension(Sheet.Bars g) {
         for (boolean right : new boolean[] {true, false}) {
             double end = right ? g.to() : g.from();
@@ -224,12 +224,24 @@ final class BeamReading {
                     if (moment > rounding(q)) {
                         out.add(
                                 "extension",
-                                moment / strength(x, q, !g.top(), g).moment(),
+                                moment / leaving(x, q, g, right).moment(),
                                 String.valueOf(Math.round(x)));
                     }
                 }
             }
         }
+    }
+
+    /** The section where the bars of an end are left behind, with every bar of their face that goes no further. */
+    private Fibres.Bent leaving(double x, Sheet.Span q, Sheet.Bars end, boolean right) {
+        List<Sheet.Bars> stop = new ArrayList<>();
+        for (Sheet.Bars o : l.bars()) {
+            double beyond = right ? o.to() - end.to() : end.from() - o.from();
+            if (o.top() == end.top() && beyond < 2) {
+                stop.add(o);
+            }
+        }
+        return Fibres.beam(q, !end.top(), levels(x, q, !end.top(), stop, false), m, m.steel());
     }
 
     /** A quarter of the bottom steel, a third at simple supports, runs 150 mm into the supports (9.7.3.8; 9.2.1.4, 9.2.1.5). */

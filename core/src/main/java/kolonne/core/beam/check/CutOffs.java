@@ -17,6 +17,9 @@ import kolonne.core.section.FlexuralStrength;
  * needed, and that ending them in a zone of tension does not weaken the beam in shear.
  */
 public final class CutOffs {
+    /** Ends that are no further apart are one [mm]. */
+    private static final double SAME_PLACE = 1;
+
     private final BeamLine line;
     private final BeamCage cage;
     private final BeamContext context;
@@ -65,7 +68,7 @@ public final class CutOffs {
         return line.spans().get(line.spans().size() - 1);
     }
 
-    /** A place near an end where the other bars must do without the group: demand and their strength [Nmm]. */
+    /** A place near an end where the bars that run on further must do without those of the end: demand and their strength [Nmm]. */
     public record Alone(double x, BeamLine.Span span, double demand, double strength) {
         static final Alone NOTHING = new Alone(0, null, 0, 1);
 
@@ -79,7 +82,7 @@ public final class CutOffs {
         BeamCage.Group g = cage.groups().get(e.group());
         double run = code.detailing()
                 .extension(e.span().shape().depth() - g.offset(), g.bar().diameter());
-        return run <= 0 ? Alone.NOTHING : worst(e, 0, run, without(e.group()));
+        return run <= 0 ? Alone.NOTHING : worst(e, 0, run, further(e));
     }
 
     /** The worst place along which the bars of an end develop. */
@@ -137,7 +140,7 @@ public final class CutOffs {
     /** Strength of the bars that run on past the end [Nmm]. */
     double continuing(End e) {
         return strength(
-                without(e.group()),
+                further(e),
                 e.x(),
                 e.span(),
                 cage.groups().get(e.group()).face());
@@ -163,9 +166,16 @@ public final class CutOffs {
                         cage.groups().get(e.group()).bar().diameter());
     }
 
-    private BarsAt without(int group) {
-        List<BeamCage.Group> rest = new ArrayList<>(cage.groups());
-        rest.remove(group);
+    /**
+     * The bars that must do without those of an end: bars of its face that end where it does, or before it, are none of them, though they may still lie there.
+     * Judged each by the others, bars that end together would bear each other.
+     */
+    private BarsAt further(End e) {
+        BeamCage.Group own = cage.groups().get(e.group());
+        List<BeamCage.Group> rest = cage.groups().stream()
+                .filter(g -> g.face() != own.face()
+                        || (e.right() ? g.to() > e.x() + SAME_PLACE : g.from() < e.x() - SAME_PLACE))
+                .toList();
         return new BarsAt(line, new BeamCage(rest, cage.zones(), cage.sideBars()), context.basis());
     }
 

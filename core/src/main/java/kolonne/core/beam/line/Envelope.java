@@ -61,8 +61,11 @@ public final class Envelope {
             }
             before = st.get(i).x() < x ? i : before;
         }
-        if (at >= 0 || before == last || x < st.get(first).x()) {
-            return Math.max(at, shear(st.get(before)));
+        if (at >= 0) {
+            return at;
+        }
+        if (before == last || x < st.get(first).x()) {
+            return shear(st.get(before));
         }
         double most = 0;
         for (int c = 0; c < demands.count(); c++) {

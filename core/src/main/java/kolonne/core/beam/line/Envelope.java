@@ -45,10 +45,7 @@ public final class Envelope {
         return most;
     }
 
-    /**
-     * Largest shear by size at a place of a span, where it jumps on the larger side [N]: of the straight line between the shears of two stations and the
-     * slope of the moment the larger, which are the same under uniform load.
-     */
+    /** Largest shear by size at a place of a span, where it jumps on the larger side: the slope of the moment [N]. */
     public double shear(double x, BeamLine.Span span) {
         List<BeamLine.Station> st = line.stations();
         int first = range[span.number()][0];
@@ -87,13 +84,11 @@ public final class Envelope {
         double t = (x - a.x()) / h;
         double va = demands.at(a, c, Analysis.VZ);
         double vb = demands.at(b, c, Analysis.VZ);
-        double straight = Math.abs(va + t * (vb - va));
         if (demands.typed()) {
-            return straight;
+            return Math.abs(va + t * (vb - va));
         }
         double slope = (demands.at(b, c, Analysis.MY) - demands.at(a, c, Analysis.MY)) / h;
-        double curved = slope + (va - slope) * (1 - t) * (1 - 3 * t) + (vb - slope) * t * (3 * t - 2);
-        return Math.max(straight, Math.abs(curved));
+        return Math.abs(slope + (va - slope) * (1 - t) * (1 - 3 * t) + (vb - slope) * t * (3 * t - 2));
     }
 
     private double between(BeamLine.Station a, BeamLine.Station b, int c, double x) {

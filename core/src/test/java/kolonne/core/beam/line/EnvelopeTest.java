@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 
 /** Moments and shears between the stations against the closed forms of simple statics. */
 class EnvelopeTest {
-    private static final double[] PLACES = {1, 333, 1111, 2345, 3001, 4999, 5617, 6893};
+    private static final double[] PLACES = {7, 333, 1111, 2345, 3001, 4999, 5617, 6893};
 
     private static Envelope of(ModelBuilder m) {
         Analysis a = m.solve();

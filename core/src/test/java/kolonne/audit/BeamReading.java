@@ -109,7 +109,8 @@ final class BeamReading {
         return r.moment() / m.phi(Math.max(0, r.strain()));
     }
 
-    private List<Fibres.Level> levels(double x, Sheet.Span s, boolean sagging, List<Sheet.Bars> without, boolean whole) {
+    private List<Fibres.Level> levels(
+            double x, Sheet.Span s, boolean sagging, List<Sheet.Bars> without, boolean whole) {
         List<Fibres.Level> levels = new ArrayList<>();
         for (Sheet.Bars g : l.bars()) {
             if (!without.contains(g) && g.at(x)) {
@@ -222,10 +223,7 @@ final class BeamReading {
                 if (here && !freeEnd && x > q.faceFrom() && x < q.faceTo()) {
                     double moment = between(x, s, !g.top());
                     if (moment > rounding(q)) {
-                        out.add(
-                                "extension",
-                                moment / leaving(x, q, g, right).moment(),
-                                String.valueOf(Math.round(x)));
+                        out.add("extension", moment / leaving(x, q, g, right).moment(), String.valueOf(Math.round(x)));
                     }
                 }
             }

@@ -140,10 +140,7 @@ public final class CutOffs {
     /** Strength of the bars that run on past the end [Nmm]. */
     double continuing(End e) {
         return strength(
-                further(e),
-                e.x(),
-                e.span(),
-                cage.groups().get(e.group()).face());
+                further(e), e.x(), e.span(), cage.groups().get(e.group()).face());
     }
 
     /**

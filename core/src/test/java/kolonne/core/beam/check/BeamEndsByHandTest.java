@@ -82,7 +82,10 @@ class BeamEndsByHandTest {
             use = Math.max(use, Math.min(v / (2.0 / 3 * vn), Math.max(2 * moment(end) / has, v / (0.75 * vn))));
         }
         assertEquals(use, t.of("cut-off-tension").utilisation(), 1e-4 * use);
-        assertEquals(40 * Math.abs(t.of("cut-off-tension").x() - 3000), t.of("cut-off-tension").demand(), 1);
+        assertEquals(
+                40 * Math.abs(t.of("cut-off-tension").x() - 3000),
+                t.of("cut-off-tension").demand(),
+                1);
         t.cause("cut-off-tension", Cause.ANCHORAGE);
         assertEquals("9.7.3.5", t.of("cut-off-tension").clause().text());
         assertEquals(

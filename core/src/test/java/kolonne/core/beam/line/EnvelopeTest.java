@@ -15,7 +15,8 @@ class EnvelopeTest {
     private static Envelope of(ModelBuilder m) {
         Analysis a = m.solve();
         BeamLine line = BeamLines.find(a).get(0);
-        return new Envelope(line, BeamContext.of(a, Basis.standard(false)).of(line).demands());
+        return new Envelope(
+                line, BeamContext.of(a, Basis.standard(false)).of(line).demands());
     }
 
     private static BeamLine.Span span(ModelBuilder m) {
@@ -25,7 +26,8 @@ class EnvelopeTest {
     /** Two equal spans: 3/8 w L x − w x² / 2. */
     @Test
     void uniformLoad() {
-        ModelBuilder m = ModelBuilder.twoSpans(7000, 7000).spread("m1", 0, 7000, 45, 45).spread("m2", 0, 7000, 45, 45);
+        ModelBuilder m =
+                ModelBuilder.twoSpans(7000, 7000).spread("m1", 0, 7000, 45, 45).spread("m2", 0, 7000, 45, 45);
         Envelope e = of(m);
         for (double x : PLACES) {
             double moment = 3.0 / 8 * 45 * 7000 * x - 45 * x * x / 2;

@@ -390,7 +390,7 @@ export const basis: Basis = {
   vibratorBars: 5,
   costPieceKg: 1.5,
   costLayerKg: 3,
-  costAloneKg: 3,
+  costAloneKg: 20,
   costOffMiddleKg: 4,
   costSizeKg: 10,
   costZoneKg: 1.5,

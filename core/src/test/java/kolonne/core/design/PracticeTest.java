@@ -448,6 +448,41 @@ class PracticeTest {
         }
     }
 
+    /** A bar that completes no row costs, so that few are left where it would save some kilograms. */
+    @Test
+    void barsAloneAreDear() {
+        Basis basis = Basis.standard("en-1992-1-1");
+        HandlingCost c = basis.practice().costs();
+        Practice cheap = new Practice(
+                1, 250, 50, new HandlingCost(c.piece(), c.layer(), 0, c.offMiddle(), c.size(), c.zone(), c.mark()));
+        BuildingDesign usual = DesignedDemo.by(SMALL, basis);
+        BuildingDesign any = DesignedDemo.by(SMALL, basis.with(cheap));
+        assertTrue(
+                besideTheMiddle(usual) < 0.5 * besideTheMiddle(any),
+                besideTheMiddle(usual) + " against " + besideTheMiddle(any));
+        assertEquals(any.state().satisfied(), usual.state().satisfied());
+        double more = usual.steel(Role.BEAM).kg() / any.steel(Role.BEAM).kg() - 1;
+        assertTrue(more > 0 && more < 0.01, "the more " + more);
+    }
+
+    /** Groups of one bar in a layer where it does not lie between as many to its left as to its right. */
+    private static long besideTheMiddle(BuildingDesign d) {
+        return d.beams().stream()
+                .filter(BeamDesign::satisfied)
+                .map(b -> b.cage().groups())
+                .mapToLong(groups -> groups.stream()
+                        .filter(g -> g.count() == 1)
+                        .filter(g -> groups.stream()
+                                                .filter(o -> o.face() == g.face() && o.layer() == g.layer())
+                                                .filter(o -> o.covers((g.from() + g.to()) / 2))
+                                                .mapToInt(BeamCage.Group::count)
+                                                .sum()
+                                        % 2
+                                == 0)
+                        .count())
+                .sum();
+    }
+
     /** Where bars are of odd length, each of them would make a check fail at either end if it were on the module. */
     @Test
     void barsStayOddOnlyWhereACheckSpeaksAgainstIt() {

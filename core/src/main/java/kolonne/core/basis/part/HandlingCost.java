@@ -13,5 +13,5 @@ package kolonne.core.basis.part;
  */
 public record HandlingCost(
         double piece, double layer, double alone, double offMiddle, double size, double zone, double mark) {
-    public static final HandlingCost STANDARD = new HandlingCost(2, 8, 3, 4, 10, 1.5, 4);
+    public static final HandlingCost STANDARD = new HandlingCost(2, 8, 20, 4, 10, 1.5, 4);
 }

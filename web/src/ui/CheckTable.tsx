@@ -31,8 +31,8 @@ export function CheckTable({ checks, onPick }: { checks: Check[]; onPick?: (c: C
                 c.title
               )}
             </td>
-            <td className="num">{c.demand}</td>
-            <td className="num">{c.capacity}</td>
+            <td className={figure(c.demand)}>{c.demand}</td>
+            <td className={figure(c.capacity)}>{c.capacity}</td>
             <td className="num">
               <b>{utilisation(c.utilisation)}</b>
             </td>
@@ -41,4 +41,9 @@ export function CheckTable({ checks, onPick }: { checks: Check[]; onPick?: (c: C
       </tbody>
     </table>
   )
+}
+
+/** A figure stays beside its unit; what is longer finds room in two lines. */
+function figure(text: string): string {
+  return text.length <= 10 ? 'num unbroken' : 'num'
 }

@@ -85,7 +85,7 @@ class NestedStacksTest {
             names = {"INTERMEDIATE", "SPECIAL"})
     void forEarthquakesAsWell(Ductility kind) {
         BuildingDesign alone =
-                DesignedDemo.by(new DemoOptions(5, 2, 3, 2, true), Varied.ductile(Basis.standard("aci-318m-19"), kind));
+                DesignedDemo.by(new DemoOptions(7, 2, 3, 2, true), Varied.ductile(Basis.standard("aci-318m-19"), kind));
         assertTrue(shared(alone, fewest(alone)) > 0);
     }
 

@@ -11,9 +11,9 @@ import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.line.BeamLines;
 import kolonne.core.check.CheckResult;
-import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.check.LiftCalculation;
 import kolonne.core.column.choice.ColumnDesigner;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
@@ -103,7 +103,7 @@ class PDeltaSwayTest {
             ColumnContext c = ColumnContext.of(Sidesway.of(a, ACI), ACI);
             ColumnStack stack = ColumnStacks.find(c.index()).get(0);
             ColumnDesign d = ColumnDesigner.design(stack, c);
-            long told = ColumnCheck.explain(stack, d.cage(), 0, c, 0, 0).stream()
+            long told = LiftCalculation.of(stack, d.cage(), 0, c, 0, 0).stream()
                     .filter(s -> s.symbol().equals("P-Delta of the analysis")
                             && s.formula().contains("under 1.00 P:"))
                     .count();

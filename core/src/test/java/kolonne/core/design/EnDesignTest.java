@@ -11,8 +11,8 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckResult;
-import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.check.LiftCalculation;
 import kolonne.core.column.check.LiftDemands;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
@@ -56,7 +56,7 @@ class EnDesignTest {
         }
         for (ColumnDesign c : d.columns()) {
             for (int demand = 0; demand < 8; demand++) {
-                words(ColumnCheck.explain(c.stack(), c.cage(), 0, d.contexts().columns(), 0, demand));
+                words(LiftCalculation.of(c.stack(), c.cage(), 0, d.contexts().columns(), 0, demand));
             }
         }
     }

@@ -12,8 +12,8 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckResult;
-import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.check.LiftCalculation;
 import kolonne.core.explain.Step;
 import org.junit.jupiter.api.Test;
 
@@ -56,7 +56,7 @@ class ExplanationTest {
     void everyCheckOfALiftIsFoundInItsCalculation() {
         for (ColumnDesign c : D.columns()) {
             for (ColumnDesign.LiftDesign l : c.lifts()) {
-                List<Step> steps = ColumnCheck.explain(
+                List<Step> steps = LiftCalculation.of(
                         c.stack(),
                         c.cage(),
                         l.lift().number(),

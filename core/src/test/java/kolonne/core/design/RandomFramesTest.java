@@ -21,6 +21,7 @@ import kolonne.core.column.LegBuildings;
 import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.check.LiftCalculation;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.model.Building;
@@ -77,7 +78,7 @@ class RandomFramesTest {
                 told(column.stack().mark(), l.checks(), l.findings());
                 assertEquals(l.checks(), again.get(number).checks(), "the checking path finds the same");
                 if (seed % Sweep.of(4, 1) == 0 && number <= Sweep.of(0, 100)) {
-                    assertFalse(ColumnCheck.explain(column.stack(), column.cage(), number, c, 0, 0)
+                    assertFalse(LiftCalculation.of(column.stack(), column.cage(), number, c, 0, 0)
                             .isEmpty());
                 }
             }

@@ -13,8 +13,8 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.code.DesignCode;
-import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.check.LiftCalculation;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
@@ -168,7 +168,7 @@ class PrintedFormulaTest {
         for (ColumnDesign c : d.columns()) {
             c.lifts()
                     .forEach(l ->
-                            ColumnCheck.explain(
+                            LiftCalculation.of(
                                             c.stack(),
                                             c.cage(),
                                             l.lift().number(),
@@ -199,7 +199,7 @@ class PrintedFormulaTest {
         for (ColumnDesign c : d.columns()) {
             c.lifts()
                     .forEach(l -> gather(
-                            ColumnCheck.explain(
+                            LiftCalculation.of(
                                     c.stack(),
                                     c.cage(),
                                     l.lift().number(),

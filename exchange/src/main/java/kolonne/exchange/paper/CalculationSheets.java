@@ -13,8 +13,8 @@ import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.check.CheckResult;
-import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.check.LiftCalculation;
 import kolonne.core.column.check.LiftDemands;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.explain.Quantity;
@@ -122,7 +122,7 @@ final class CalculationSheets {
             }
             checks(l.checks());
             if (g != null) {
-                steps.write(ColumnCheck.explain(
+                steps.write(LiftCalculation.of(
                         c.stack(),
                         c.cage(),
                         l.lift().number(),

@@ -43,7 +43,7 @@ final class LiftHandRoutes {
                                 column + "/try",
                                 "Checks a column as if set by hand so; nothing is stored",
                                 LiftForm.HandLiftsDto.class,
-                                Members.ColumnDto.class,
+                                ColumnMembers.ColumnDto.class,
                                 new String[0],
                                 this::tried)
                         .needs(Needs.READER),
@@ -64,7 +64,7 @@ final class LiftHandRoutes {
     }
 
     /** @param version of the project now */
-    record HandColumnDto(int version, Members.ColumnDto column) {}
+    record HandColumnDto(int version, ColumnMembers.ColumnDto column) {}
 
     /**
      * Bars that would bear what a lift bears.
@@ -87,7 +87,7 @@ final class LiftHandRoutes {
     private void arrangements(Context c) {
         BuildingDesign d = ResultRoutes.published(projects, c).design();
         ColumnDesign column = column(d, c.pathParam("mark"));
-        ColumnDesign.LiftDesign l = Members.liftOf(column, ResultRoutes.number(c, "lift", 0, 0, 1000));
+        ColumnDesign.LiftDesign l = ColumnMembers.liftOf(column, ResultRoutes.number(c, "lift", 0, 0, 1000));
         c.json(new ArrangementsDto(
                 ColumnOptions.of(
                                 column.stack(),
@@ -153,7 +153,7 @@ final class LiftHandRoutes {
         String mark = c.pathParam("mark");
         ColumnStack stack = column(d, mark).stack();
         BuildingDesign now = with(d, d.hand(), stack, lifts(c, d, stack));
-        c.json(Members.column(now, column(now, mark), JointFits.of(now, p.fits())));
+        c.json(ColumnMembers.column(now, column(now, mark), JointFits.of(now, p.fits())));
     }
 
     private void set(Context c) {
@@ -173,7 +173,7 @@ final class LiftHandRoutes {
         // while a whole design is under way this column is shown as it will be
         BuildingDesign shown = follows ? now : with(now, projects.hand(id), stack, lifts);
         c.json(new HandColumnDto(
-                version, Members.column(shown, column(shown, mark), JointFits.of(shown, after.fits()))));
+                version, ColumnMembers.column(shown, column(shown, mark), JointFits.of(shown, after.fits()))));
     }
 
     /** Marks of stacks with the same sections, concrete and heights. */

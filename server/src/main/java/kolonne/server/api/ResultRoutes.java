@@ -81,13 +81,13 @@ final class ResultRoutes {
                 Route.get(
                         "/api/projects/{id}/members/{mark}/interaction",
                         "Demands of a lift with their utilisations, worst first",
-                        Members.InteractionDto.class,
+                        ColumnMembers.InteractionDto.class,
                         this::interaction,
                         "lift"),
                 Route.get(
                         "/api/projects/{id}/members/{mark}/curves",
                         "Strength of a lift at an angle of moments (in degrees; that of the demand if left out), and all round under a demand's axial force",
-                        Members.CurvesDto.class,
+                        ColumnMembers.CurvesDto.class,
                         this::curves,
                         "lift",
                         "combination",
@@ -96,7 +96,7 @@ final class ResultRoutes {
                 Route.get(
                         "/api/projects/{id}/members/{mark}/surface",
                         "The strength surface of a lift",
-                        Members.SurfaceDto.class,
+                        ColumnMembers.SurfaceDto.class,
                         this::surface,
                         "lift"),
                 Route.get(
@@ -501,7 +501,7 @@ final class ResultRoutes {
                                 type,
                                 local,
                                 null,
-                                Members.column(p.design(), column(p.design(), mark), p.fits()),
+                                ColumnMembers.column(p.design(), column(p.design(), mark), p.fits()),
                                 previous,
                                 next,
                                 rank + 1,
@@ -515,7 +515,7 @@ final class ResultRoutes {
         if (b != null) {
             c.json(Members.beamCalculation(d, b, number(c, "station", 0, 0, 1_000_000)));
         } else {
-            c.json(Members.columnCalculation(
+            c.json(ColumnMembers.columnCalculation(
                     d,
                     column(d, mark),
                     number(c, "lift", 0, 0, 1000),
@@ -526,7 +526,7 @@ final class ResultRoutes {
 
     private void curves(Context c) {
         BuildingDesign d = published(projects, c).design();
-        c.json(Members.curves(
+        c.json(ColumnMembers.curves(
                 d,
                 column(d, c.pathParam("mark")),
                 number(c, "lift", 0, 0, 1000),
@@ -537,12 +537,12 @@ final class ResultRoutes {
 
     private void surface(Context c) {
         BuildingDesign d = published(projects, c).design();
-        c.json(Members.surface(d, column(d, c.pathParam("mark")), number(c, "lift", 0, 0, 1000)));
+        c.json(ColumnMembers.surface(d, column(d, c.pathParam("mark")), number(c, "lift", 0, 0, 1000)));
     }
 
     private void interaction(Context c) {
         BuildingDesign d = published(projects, c).design();
-        c.json(Members.interaction(d, column(d, c.pathParam("mark")), number(c, "lift", 0, 0, 1000)));
+        c.json(ColumnMembers.interaction(d, column(d, c.pathParam("mark")), number(c, "lift", 0, 0, 1000)));
     }
 
     private void schedule(Context c) {

@@ -84,7 +84,7 @@ final class SectionRoutes {
             List<Problem.FindingDto> findings,
             List<SectionSetDto> sets,
             SectionPictureDto picture,
-            @MayBeNull Members.CurvesDto curves,
+            @MayBeNull ColumnMembers.CurvesDto curves,
             @MayBeNull StrainsDto strains,
             List<Answers.StepDto> calculation) {}
 
@@ -199,7 +199,7 @@ final class SectionRoutes {
         return Double.isFinite(u) ? Math.min(u, 99.99) : 99.99;
     }
 
-    private static Members.CurvesDto curves(Uses uses, SingleSection.Forces f) {
+    private static ColumnMembers.CurvesDto curves(Uses uses, SingleSection.Forces f) {
         Optional<StrengthSurface> surface = uses.surface();
         if (surface.isEmpty() || f.kind() != SingleSection.Kind.STRENGTH) {
             return null;
@@ -208,13 +208,13 @@ final class SectionRoutes {
         double angle = Math.atan2(f.my(), f.mz());
         SurfaceCurves.Meridian curve = SurfaceCurves.meridian(s, angle);
         double at = uses.beside(f).get("utilisationAtAxial");
-        return new Members.CurvesDto(
+        return new ColumnMembers.CurvesDto(
                 Math.toDegrees(angle),
-                Members.points(curve.design()),
-                Members.points(curve.nominal()),
-                Members.points(SurfaceCurves.contour(s, -f.n())),
+                ColumnMembers.points(curve.design()),
+                ColumnMembers.points(curve.nominal()),
+                ColumnMembers.points(SurfaceCurves.contour(s, -f.n())),
                 Double.isFinite(at) ? at : null,
-                Members.borne(s, -f.n(), f.my(), f.mz()),
+                ColumnMembers.borne(s, -f.n(), f.my(), f.mz()),
                 List.of());
     }
 

@@ -43,7 +43,7 @@ class ColumnCalculationTest {
 
     /** Titles and symbols of the calculation of a lift, in which every check of it is told. */
     private static List<String> told(ColumnContext c, ColumnStack stack, int lift, ColumnCage cage) {
-        List<String> said = ColumnCheck.explain(stack, cage, lift, c, 0, 0).stream()
+        List<String> said = LiftCalculation.of(stack, cage, lift, c, 0, 0).stream()
                 .map(Step::symbol)
                 .toList();
         List<String> missing = ColumnCheck.run(stack, cage, c).lifts().get(lift).checks().stream()
@@ -105,7 +105,7 @@ class ColumnCalculationTest {
     void theRangeOfTheAxialForce() {
         ColumnContext c = context(post(RECTANGLE, 0, 0, 800e3, 200e6, 0, 0));
         ColumnStack stack = ColumnStacks.find(c.index()).get(0);
-        List<Step> steps = ColumnCheck.explain(stack, new ColumnCage(List.of(USUAL)), 0, c, 0, 0);
+        List<Step> steps = LiftCalculation.of(stack, new ColumnCage(List.of(USUAL)), 0, c, 0, 0);
         double least = Double.POSITIVE_INFINITY;
         double most = Double.NEGATIVE_INFINITY;
         for (double axis = 40; axis < 700; axis += 0.05) {
@@ -118,7 +118,7 @@ class ColumnCalculationTest {
         assertEquals(least, value(steps, "Pu,min"), 2e3);
         assertEquals(most, value(steps, "Pu,max"), 2e3);
         ColumnContext bent = context(post(RECTANGLE, 0, 0, 800e3, 600e6, 0, 0));
-        assertTrue(ColumnCheck.explain(stack, new ColumnCage(List.of(USUAL)), 0, bent, 0, 0).stream()
+        assertTrue(LiftCalculation.of(stack, new ColumnCage(List.of(USUAL)), 0, bent, 0, 0).stream()
                 .anyMatch(s -> s.symbol().equals("Range of the axial force")));
     }
 

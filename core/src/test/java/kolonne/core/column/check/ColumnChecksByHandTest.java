@@ -103,7 +103,7 @@ class ColumnChecksByHandTest {
     /** A lift by itself. */
     private static List<Step> explain(
             ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext c, int combination, int number) {
-        return ColumnCheck.explain(
+        return LiftCalculation.of(
                 new ColumnStack("s", "C", List.of(lift)), new ColumnCage(List.of(cage)), 0, c, combination, number);
     }
 

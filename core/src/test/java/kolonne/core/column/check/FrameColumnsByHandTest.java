@@ -450,7 +450,7 @@ class FrameColumnsByHandTest {
             assertEquals(Math.max(between, close), r.utilisation(), 1e-3 * r.utilisation());
             assertEquals(close > between ? ColumnTieCheck.ENDS : ColumnCheck.WHOLE, r.place());
             ColumnCage whole = new ColumnCage(List.of(cage(ties), cage(ties)));
-            List<Double> uses = ColumnCheck.explain(stack(c), whole, 0, c, 0, 0).stream()
+            List<Double> uses = LiftCalculation.of(stack(c), whole, 0, c, 0, 0).stream()
                     .filter(step -> step.symbol().equals("use"))
                     .map(step -> step.value())
                     .toList();
@@ -601,7 +601,7 @@ class FrameColumnsByHandTest {
         ColumnContext c = context(Ductility.SPECIAL, bothSides(), bothSides());
         ColumnStack s = stack(c);
         ColumnCage cage = new ColumnCage(List.of(cage(TIES), cage(TIES)));
-        var steps = ColumnCheck.explain(s, cage, 0, c, 0, 0);
+        var steps = LiftCalculation.of(s, cage, 0, c, 0, 0);
         for (String symbol : List.of("Ve", "Ash / (s bc)", "ΣMnc", "ΣMnb", "Vu", "Aj")) {
             assertTrue(steps.stream().anyMatch(q -> q.symbol().equals(symbol)), symbol);
         }

@@ -319,7 +319,7 @@ class LegFramesByHandTest {
     void theCalculation() {
         ColumnContext c = special(ELL);
         ColumnCage.LiftCage cage = new ColumnCage.LiftCage(LegBars.of(1, 2, 1, T20, T16), T10, TIES);
-        long strengths = ColumnCheck.explain(stack(c), new ColumnCage(List.of(cage, cage)), 0, c, 0, 0).stream()
+        long strengths = LiftCalculation.of(stack(c), new ColumnCage(List.of(cage, cage)), 0, c, 0, 0).stream()
                 .filter(q -> q.symbol().equals("Mpr"))
                 .count();
         assertEquals(4, strengths, "both ways along both axes");

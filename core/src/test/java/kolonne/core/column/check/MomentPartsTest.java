@@ -209,7 +209,7 @@ class MomentPartsTest {
         List<LiftDemands.Demand> all = demands.of(
                 0, ColumnSteel.of(d.lifts().get(0).lift(), d.lifts().get(0).cage(), EN));
         for (LiftDemands.Demand q : all) {
-            List<Step> moments = ColumnCheck.explain(d.stack(), d.cage(), 0, c, 0, q.number()).stream()
+            List<Step> moments = LiftCalculation.of(d.stack(), d.cage(), 0, c, 0, q.number()).stream()
                     .filter(s ->
                             s.formula().contains("second order") && s.inputs().size() == 4)
                     .toList();

@@ -297,7 +297,7 @@ class TorsionColumnsByHandTest {
                         c -> assertTrue(Double.isFinite(c.demand()) && Double.isFinite(c.utilisation()), c.toString()));
         ColumnContext c = ColumnContext.of(Sidesway.of(b.solve(), ACI), ACI);
         ColumnStack stack = ColumnStacks.find(c.index()).get(0);
-        ColumnCheck.explain(stack, new ColumnCage(List.of(USUAL)), 0, c, 0, 0)
+        LiftCalculation.of(stack, new ColumnCage(List.of(USUAL)), 0, c, 0, 0)
                 .forEach(s -> assertTrue(Double.isFinite(s.value()) || Double.isNaN(s.value()), s.toString()));
     }
 
@@ -308,7 +308,7 @@ class TorsionColumnsByHandTest {
         ColumnContext c = ColumnContext.of(Sidesway.of(b.solve(), ACI), ACI);
         ColumnStack stack = ColumnStacks.find(c.index()).get(0);
         Told t = told(b, ACI, USUAL);
-        List<Step> steps = ColumnCheck.explain(stack, new ColumnCage(List.of(USUAL)), 0, c, 0, 0);
+        List<Step> steps = LiftCalculation.of(stack, new ColumnCage(List.of(USUAL)), 0, c, 0, 0);
         List<Double> uses = steps.stream()
                 .filter(s -> s.symbol().equals("use"))
                 .map(Step::value)

@@ -60,7 +60,7 @@ public final class ModelCheck {
         c.loads();
         c.combinations();
         if (unread.isEmpty() && analysable(c.out)) {
-            c.connectivity();
+            ConnectionCheck.run(b, c.out::add);
             OverlapCheck.run(b, c.out::add);
             c.out.addAll(GeometryCheck.run(b));
         }
@@ -555,89 +555,6 @@ public final class ModelCheck {
                     "No combination is meant for strength: the model can be analysed, not designed.",
                     "Give at least one combination the purpose strength.");
         }
-    }
-
-    /** Parts of the model that hang together through members and diaphragms but hold no support. */
-    private void connectivity() {
-        Map<String, String> parent = new HashMap<>();
-        b.joints().forEach(j -> parent.put(j.id(), j.id()));
-        Set<String> used = new HashSet<>();
-        for (Member m : b.members()) {
-            union(parent, m.start(), m.end());
-            used.add(m.start());
-            used.add(m.end());
-        }
-        Set<String> held = new HashSet<>();
-        b.supports().forEach(s -> held.add(find(parent, s.joint())));
-        b.springs().forEach(s -> held.add(find(parent, s.joint())));
-        Set<String> told = new HashSet<>();
-        for (Member m : b.members()) {
-            String root = find(parent, m.start());
-            if (!held.contains(root) && told.add(root) && !b.hasImportedForces()) {
-                fail(
-                        "model.disconnected",
-                        "member " + m.id(),
-                        "The member belongs to a part of the model that no support holds.",
-                        "Connect the part to the rest, support it, or delete it.");
-            }
-        }
-        lostLoads(used);
-        Set<String> moved = movedByFloors(used);
-        for (Joint j : b.joints()) {
-            if (!used.contains(j.id()) && !moved.contains(j.id())) {
-                note(
-                        "joint.unused",
-                        "joint " + j.id(),
-                        "No member meets at the joint; it is left out of the analysis.",
-                        "Delete it, or connect a member.");
-            }
-        }
-    }
-
-    /** Joints of rigid floors that move with members; one without members of its own moves with them. */
-    private Set<String> movedByFloors(Set<String> used) {
-        Set<String> out = new HashSet<>();
-        b.diaphragms().stream()
-                .filter(d -> d.rigid() && d.joints().stream().anyMatch(used::contains))
-                .forEach(d -> out.addAll(d.joints()));
-        return out;
-    }
-
-    /** Loads on joints that hand them to nothing: no member meets there, and a rigid floor takes only what acts in its plane. */
-    private void lostLoads(Set<String> used) {
-        Set<String> moved = movedByFloors(used);
-        Set<String> told = new HashSet<>();
-        for (JointLoad l : b.jointLoads()) {
-            boolean inPlane = l.fz() == 0 && l.mx() == 0 && l.my() == 0;
-            boolean any = !inPlane || l.fx() != 0 || l.fy() != 0 || l.mz() != 0;
-            if (!used.contains(l.joint())
-                    && any
-                    && !(inPlane && moved.contains(l.joint()))
-                    && !b.hasImportedForces()
-                    && told.add(l.joint())) {
-                fail(
-                        "load.lost",
-                        "joint load on " + l.joint() + " in " + l.loadCase(),
-                        "No member meets at the joint: nothing takes up the load"
-                                + (moved.contains(l.joint()) ? " that acts across the rigid floor." : "."),
-                        "Move the load to a joint of the frame, or connect the joint.");
-            }
-        }
-    }
-
-    private static String find(Map<String, String> parent, String s) {
-        String root = s;
-        while (!parent.get(root).equals(root)) {
-            root = parent.get(root);
-        }
-        while (!parent.get(s).equals(root)) {
-            s = parent.put(s, root);
-        }
-        return root;
-    }
-
-    private static void union(Map<String, String> parent, String a, String b) {
-        parent.put(find(parent, a), find(parent, b));
     }
 
     private void known(Set<String> ids, String id, String where, String kind) {

@@ -82,20 +82,20 @@ public final class CutOffs {
         BeamCage.Group g = cage.groups().get(e.group());
         double run = code.detailing()
                 .extension(e.span().shape().depth() - g.offset(), g.bar().diameter());
-        return run <= 0 ? Alone.NOTHING : worst(e, 0, run, further(e));
+        return run <= 0 ? Alone.NOTHING : worst(e, run, further(e));
     }
 
     /** The worst place along which the bars of an end develop. */
     public Alone development(End e) {
         BarsAt all = new BarsAt(line, cage, context.basis());
-        return worst(e, 0, all.straightLength(e.group()), all);
+        return worst(e, all.straightLength(e.group()), all);
     }
 
-    /** The worst place between two distances before an end, over all spans that they reach. */
-    private Alone worst(End e, double from, double to, BarsAt bars) {
+    /** The worst place from a distance before an end up to it, over all spans between. */
+    private Alone worst(End e, double before, BarsAt bars) {
         BeamCage.Face face = cage.groups().get(e.group()).face();
-        double low = e.right() ? e.x() - to : e.x() + from;
-        double high = e.right() ? e.x() - from : e.x() + to;
+        double low = e.right() ? e.x() - before : e.x();
+        double high = e.right() ? e.x() : e.x() + before;
         Alone worst = Alone.NOTHING;
         for (BeamLine.Span span : line.spans()) {
             double first = Math.max(low, span.faceFrom());

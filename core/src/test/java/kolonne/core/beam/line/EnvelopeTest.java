@@ -2,6 +2,7 @@ package kolonne.core.beam.line;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
+import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamContext;
@@ -59,5 +60,21 @@ class EnvelopeTest {
         assertEquals(200e3 / 7, e.shear(2010, span(m)), 1);
         assertEquals(200e3 / 7, e.shear(7000, span(m)), 1);
         assertEquals(500e3 / 7, e.shear(0, span(m)), 1);
+    }
+
+    /** Typed moments and shears belong to no load: between the stations they are what they are at both, however much the shear would bend the moment. */
+    @Test
+    void typedDemands() {
+        Analysis a = ModelBuilder.span(7000).spread("m", 0, 7000, 10, 10).solve();
+        BeamLine line = BeamLines.find(a).get(0);
+        TypedDemand typed = new TypedDemand(0, 7000, 80e6, 20e6, 90e3, 0);
+        Envelope e = new Envelope(
+                line,
+                new LineDemands(line, BeamContext.of(a, Basis.standard(false)).strength(), List.of(typed), 0));
+        for (double x : PLACES) {
+            assertEquals(80e6, e.at(x, line.spans().get(0), true), 1, "at " + x);
+            assertEquals(20e6, e.at(x, line.spans().get(0), false), 1, "at " + x);
+            assertEquals(90e3, e.shear(x, line.spans().get(0)), 1e-3, "at " + x);
+        }
     }
 }
